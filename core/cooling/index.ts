@@ -1,0 +1,1 @@
+export { COOLING_METHODS, type CoolingMethod, coolingTime, drainOf } from "./cooling";

@@ -1,0 +1,18 @@
+/** Default parameters of the mass balance. Source: docs/models.md "Mass balance", table A.3. */
+const OURS = "our estimate, to be sharpened by the kitchen’s own weighings";
+
+export const POT_FACTS = {
+  holdPoultryBones: { value: 0.12, lo: 0.072, hi: 0.168, mark: "E", unit: "g per g", label: "liquor that clings to poultry bones in the strainer", source: OURS },
+  holdVealBones: { value: 0.1, lo: 0.06, hi: 0.14, mark: "E", unit: "g per g", label: "liquor that clings to veal bones in the strainer", source: OURS },
+  holdMirepoix: { value: 0.25, lo: 0.15, hi: 0.35, mark: "E", unit: "g per g", label: "liquor that stays in cooked mirepoix", source: OURS },
+  holdHerbs: { value: 0.6, lo: 0.36, hi: 0.84, mark: "E", unit: "g per g", label: "liquor that stays in herbs and mushroom trim", source: OURS },
+  pressedHold: { value: 0.4, lo: 0.3, hi: 0.5, mark: "E", unit: "of drained", label: "what is left of the clinging liquor after firm pressing", source: OURS },
+  fatCling: { value: 0.05, lo: 0.02, hi: 0.1, mark: "E", unit: "share", label: "floating fat that stays on strained solids", source: OURS },
+  ladleFat: { value: 0.8, lo: 0.6, hi: 0.92, mark: "E", unit: "share", label: "floating fat a ladle takes off", source: OURS },
+  ladleCarry: { value: 0.15, lo: 0.09, hi: 0.21, mark: "E", unit: "g per g fat", label: "liquor a ladle carries along", source: OURS },
+  chilledFat: { value: 0.98, lo: 0.94, hi: 1, mark: "E", unit: "share", label: "fat lifted off once it has set", source: OURS },
+  chilledCarry: { value: 0.02, lo: 0.012, hi: 0.028, mark: "E", unit: "g per g fat", label: "liquor lifted along with set fat", source: OURS },
+  roastLossBones: { value: 0.2, lo: 0.12, hi: 0.3, mark: "E", unit: "share", label: "weight bones lose in the oven", source: "roasting loss at 200–220 °C, 45–60 min, common practice, no source" },
+  roastLossFatShare: { value: 0.3, lo: 0.2, hi: 0.4, mark: "E", unit: "share", label: "part of the roasting loss that is melted fat", source: OURS },
+  brownLossMirepoix: { value: 0.3, lo: 0.2, hi: 0.45, mark: "E", unit: "share", label: "weight mirepoix loses while browning", source: OURS },
+} as const;

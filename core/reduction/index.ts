@@ -1,0 +1,3 @@
+export { BURNER_CLASSES, BURNER_KINDS, FLAT_TOPS, type Burner, type BurnerKind, type Flame, burnerSchema, heatIntoPan } from "./heat";
+export { type Drive, type Goal, LIDS, type Lid, SURFACES, type Simulation, type SimulationInput, type Surface, type TracePoint, simulate } from "./simulate";
+export { type EndPoint, type ReductionTarget, endPointOf, parseReductionTarget, reductionTargetSchema, remainingShare, targetInWords } from "./target";

@@ -1,0 +1,402 @@
+import {
+  MOLAR_MASS_ETHANOL_G,
+  MOLAR_MASS_WATER_G,
+  ethanolActivity,
+  ethanolMoleFraction,
+  ethanolVapourPressurePa,
+  waterActivityBesideEthanol,
+} from "../alcohol/vapour-liquid";
+import type { FactValues } from "../facts";
+import {
+  type Pools,
+  type Surroundings,
+  boilingPointC,
+  latentHeatJPerG,
+  massOfPools,
+  saturationPressurePa,
+  specificHeat,
+  volumeMlOf,
+  waterActivity,
+} from "../pot";
+import type { MutablePools } from "../pot/pools";
+import {
+  type Celsius,
+  type Grams,
+  type Millilitres,
+  type Seconds,
+  type Watts,
+  degC,
+  ml,
+  mm,
+  printDuration,
+  printNumber,
+  printVolume,
+  s,
+  watts,
+} from "../quantity";
+import { type Problem, type Result, type Warning, ok, refuse } from "../result";
+import type { Geometry } from "../vessel";
+import type { EndPoint } from "./target";
+
+export const SURFACES = ["stirred", "lazy", "fat-layer", "skin"] as const;
+export type Surface = (typeof SURFACES)[number];
+export const LIDS = ["off", "ajar", "on"] as const;
+export type Lid = (typeof LIDS)[number];
+
+/** What drives the pot: watts into it, or a temperature it is kept at. */
+export type Drive = { readonly watts: Watts } | { readonly holdC: Celsius };
+
+/** When to stop, besides the end of the time. */
+export type Goal = EndPoint | { readonly temperatureC: Celsius } | "time";
+
+export interface SimulationInput {
+  readonly liquor: Pools;
+  readonly temperatureC: Celsius;
+  readonly vessel: Geometry;
+  /** Volume below the level taken by what stands in the pot. */
+  readonly displacedMl: Millilitres;
+  /** Heat capacity of pan and of solids in it, J/K. */
+  readonly heatCapacityJPerK: number;
+  readonly drive: Drive;
+  readonly surface: Surface;
+  readonly lid: Lid;
+  readonly around: Surroundings;
+  readonly goal: Goal;
+  /** Longest time, default `MOST_TIME_S`. */
+  readonly mostS?: Seconds;
+  readonly facts: FactValues;
+  /** Keep the course for charts. */
+  readonly trace?: boolean;
+}
+
+export interface TracePoint {
+  readonly atS: Seconds;
+  readonly liquorG: Grams;
+  readonly temperatureC: Celsius;
+}
+
+export interface Simulation {
+  readonly endS: Seconds;
+  /** When boiling began; `null` if it never did. */
+  readonly boilS: Seconds | null;
+  readonly liquor: Pools;
+  readonly temperatureC: Celsius;
+  readonly vapour: { readonly water: number; readonly ethanol: number; readonly acidVolatile: number };
+  /** Most heat a hold asked for. */
+  readonly requiredW: Watts;
+  readonly reached: boolean;
+  readonly trace: readonly TracePoint[];
+}
+
+export const MOST_TIME_S = s(48 * 3600);
+const ETHANOL_HEAT_J_PER_G = 840;
+/** Water below this share of its start, with the goal still away, means a dry pan. */
+const DRY_SHARE = 0.02;
+const FOAM_FILL = 0.4;
+const THIN_LAYER_MM = 4;
+
+const surfaceFactor = (surface: Surface, f: FactValues): number =>
+  ({ stirred: f.surfaceStirred, lazy: f.surfaceLazy, "fat-layer": f.surfaceFat, skin: f.surfaceSkin })[surface];
+const lidFactor = (lid: Lid, f: FactValues): number => ({ off: 1, ajar: f.lidAjar, on: f.lidOn })[lid];
+
+interface Slopes {
+  w: number;
+  e: number;
+  a: number;
+  t: number;
+}
+
+/** The physics of one instant: steam rates in g/s, temperature slope in K/s. */
+class Pan {
+  /** Scratch liquor: water, ethanol and volatile acid change, all else is fixed. */
+  readonly pools: MutablePools;
+  private readonly roomVapourPa: number;
+  private readonly carrier: number;
+  private readonly topLoss: number;
+  readonly pressure: number;
+
+  constructor(readonly input: SimulationInput) {
+    const { facts, around } = input;
+    this.pools = { ...input.liquor };
+    this.pressure = around.pressurePa * facts.pressureTrue;
+    this.roomVapourPa = around.humidity * saturationPressurePa(around.ambientC);
+    this.carrier =
+      surfaceFactor(input.surface, facts) * lidFactor(input.lid, facts) * (0.089 + 0.0782 * facts.airSpeed);
+    this.topLoss = input.lid === "on" ? facts.topLossLid : facts.topLossOpen;
+  }
+
+  set(w: number, e: number, a: number): void {
+    this.pools.water = w;
+    this.pools.ethanol = e;
+    this.pools.acidVolatile = a;
+  }
+
+  boilsAt(warmStart: number): number {
+    return boilingPointC(this.pools, this.pressure, warmStart);
+  }
+
+  /** Free surface and heat lost to the room, at `t`. */
+  private faces(t: number): { areaM2: number; lossW: number } {
+    const level = this.input.vessel.levelClipped(ml(volumeMlOf(this.pools, t) + this.input.displacedMl));
+    const areaM2 = this.input.vessel.surfaceMm2(level) * 1e-6;
+    const wallM2 = this.input.vessel.wallMm2(level) * 1e-6;
+    const lossW =
+      (this.input.facts.wallLoss * wallM2 + this.topLoss * areaM2) * (t - this.input.around.ambientC);
+    return { areaM2, lossW };
+  }
+
+  lossW(t: number): number {
+    return this.faces(t).lossW;
+  }
+
+  private pressures(t: number): { water: number; ethanol: number } {
+    const x = ethanolMoleFraction(this.pools.ethanol, this.pools.water);
+    const water = (1 - x) * waterActivityBesideEthanol(x) * waterActivity(this.pools) * saturationPressurePa(t);
+    return { water, ethanol: x > 0 ? x * ethanolActivity(x) * ethanolVapourPressurePa(t) : 0 };
+  }
+
+  /** Below the boil: steam from the surface by the open-water equation (ASHRAE HVAC Applications, after Carrier 1918, from memory). */
+  subBoil(t: number, heatW: number): Slopes {
+    const { areaM2, lossW } = this.faces(t);
+    const p = this.pressures(t);
+    const latent = latentHeatJPerG(t);
+    const flow = (areaM2 * this.carrier) / latent;
+    const w = Math.max(0, p.water - this.roomVapourPa) * flow;
+    const e =
+      w > 0 ? (this.input.facts.slowEthanol * flow * p.ethanol * MOLAR_MASS_ETHANOL_G) / MOLAR_MASS_WATER_G : 0;
+    const a = this.acid(w);
+    const capacity = massOfPools(this.pools) * specificHeat(this.pools, t) + this.input.heatCapacityJPerK;
+    return { w, e, a, t: (heatW - lossW - w * latent - e * ETHANOL_HEAT_J_PER_G) / capacity };
+  }
+
+  /** At the boil: every surplus watt makes steam. */
+  boil(t: number, heatW: number): Slopes {
+    const { lossW } = this.faces(t);
+    const p = this.pressures(t);
+    const y = p.ethanol / (p.ethanol + p.water);
+    const molarHeat =
+      (1 - y) * MOLAR_MASS_WATER_G * latentHeatJPerG(t) + y * MOLAR_MASS_ETHANOL_G * ETHANOL_HEAT_J_PER_G;
+    const moles = Math.max(0, heatW - lossW) / molarHeat;
+    const w = moles * (1 - y) * MOLAR_MASS_WATER_G;
+    return { w, e: moles * y * MOLAR_MASS_ETHANOL_G, a: this.acid(w), t: 0 };
+  }
+
+  private acid(w: number): number {
+    const { acidVolatile, water } = this.pools;
+    return acidVolatile > 0 && water > 0 ? (this.input.facts.vinegarVolatility * w * acidVolatile) / water : 0;
+  }
+}
+
+/**
+ * Boils or simmers a liquor down: one energy balance for a flame too small to boil, for the boil, and for a held
+ * temperature.
+ *
+ * Method: Heun steps of t/150 (0.25–60 s) over water, ethanol, volatile acid and temperature, shortened at the
+ * onset of boiling and at the goal. Deterministic; halving the step moves the end by less than 0.05 %.
+ *
+ * @returns end time, end composition and temperature, steam by substance, course when asked for
+ * @errors TARGET_BELOW_SOLIDS · NOT_REACHED · HOLD_TOO_HOT · OVERFLOW
+ * Warns DRY, THIN_LAYER, FOAM_RISK.
+ * Valid for: open pans and pots at 0.5–1.1 bar; not for pressure pots or steam kettles.
+ * Source: docs/models.md "Evaporation and reduction" (energy balance; open-water equation, ASHRAE HVAC Applications).
+ */
+export function simulate(input: SimulationInput): Result<Simulation> {
+  const problem = checkStart(input);
+  if (problem) return refuse(problem);
+  return run(input);
+}
+
+function checkStart(input: SimulationInput): Problem | null {
+  const { liquor, goal, drive, vessel } = input;
+  if (!(liquor.water > 0))
+    return { code: "NO_WATER", field: "liquor", message: "There is no water in this pot to boil off." };
+  const level = vessel.levelOf(ml(volumeMlOf(liquor, input.temperatureC) + input.displacedMl), "vessel");
+  if (!level.ok) return level.problems[0] ?? null;
+  if (goal !== "time" && !("temperatureC" in goal)) {
+    const left = { ...liquor, water: DRY_SHARE * liquor.water, ethanol: 0 };
+    const least = "ml" in goal ? volumeMlOf(left, 20) : massOfPools(left);
+    const wanted = "ml" in goal ? goal.ml : goal.g;
+    if (wanted < least)
+      return {
+        code: "TARGET_BELOW_SOLIDS",
+        field: "target",
+        value: wanted,
+        allowed: least,
+        message: `It cannot get that small: what is dissolved alone takes ${"ml" in goal ? printVolume(ml(least)) : `${printNumber(least)} g`}.`,
+      };
+  }
+  if ("holdC" in drive) {
+    const boils = boilingPointC(liquor, input.around.pressurePa);
+    if (drive.holdC > boils + 0.5)
+      return {
+        code: "HOLD_TOO_HOT",
+        field: "holdC",
+        value: drive.holdC,
+        allowed: boils,
+        message: `This liquor boils at ${printNumber(boils, 1)} °C here; it cannot be held at ${printNumber(drive.holdC)} °C.`,
+      };
+  }
+  return null;
+}
+
+/** What is measured against the goal: it falls until it meets `goal`. */
+function measureOf(pan: Pan, goal: Goal): number {
+  if (goal === "time" || "temperatureC" in goal) return Infinity;
+  return "ml" in goal ? volumeMlOf(pan.pools, 20) : massOfPools(pan.pools);
+}
+
+function stepSize(input: SimulationInput, pan: Pan, most: number, measure: number): number {
+  const { goal, drive, liquor } = input;
+  const mass = massOfPools(liquor);
+  let estimate = most;
+  if (goal !== "time" && "temperatureC" in goal) {
+    const capacity = mass * specificHeat(liquor, input.temperatureC) + input.heatCapacityJPerK;
+    const heat = "watts" in drive ? drive.watts : 50;
+    estimate = (capacity * Math.abs(goal.temperatureC - input.temperatureC)) / Math.max(50, heat);
+  } else if (goal !== "time") {
+    const wanted = "ml" in goal ? goal.ml : goal.g;
+    const steam = (1 - wanted / measure) * mass;
+    const slopes = "holdC" in drive ? pan.subBoil(drive.holdC, 0) : null;
+    const rate = slopes ? slopes.w + slopes.e : Math.max(50, "watts" in drive ? drive.watts : 0) / 2257;
+    estimate = rate > 0 ? steam / rate : most;
+  }
+  return Math.min(60, Math.max(0.25, Math.min(estimate, most) / 150));
+}
+
+function run(input: SimulationInput): Result<Simulation> {
+  const { goal, drive, facts } = input;
+  const pan = new Pan(input);
+  const most = input.mostS ?? MOST_TIME_S;
+  const aim = goal === "time" ? null : "temperatureC" in goal ? null : "ml" in goal ? goal.ml : goal.g;
+  const aimT = goal !== "time" && "temperatureC" in goal ? goal.temperatureC : null;
+  const rising = aimT !== null && aimT >= input.temperatureC;
+  const { water: w0, ethanol: e0, acidVolatile: a0 } = input.liquor;
+  const hold = "holdC" in drive ? drive.holdC + facts.holdOff : null;
+  const heatW = "watts" in drive ? drive.watts : 0;
+
+  let [w, e, a] = [w0, e0, a0];
+  let boils = pan.boilsAt(100);
+  let t = hold === null ? Math.min(input.temperatureC, boils) : Math.min(hold, boils - 0.01);
+  let now = 0;
+  let measure = measureOf(pan, goal);
+  const dt0 = stepSize(input, pan, most, measure);
+  let boilS: number | null = null;
+  let requiredW = 0;
+  let reached = aimT !== null && t === aimT;
+  const trace: TracePoint[] = [];
+  const warnings = new Map<string, Warning>();
+  const note = () => {
+    if (input.trace) trace.push({ atS: s(now), liquorG: massOfPools(pan.pools), temperatureC: degC(t) });
+  };
+  note();
+
+  while (!reached && now < most) {
+    let dt = Math.min(dt0, most - now);
+    boils = pan.boilsAt(boils);
+    const from = { w, e, a, t };
+    let k: Slopes;
+    let k2: Slopes;
+    let nextT: number;
+    const boiling = hold === null && t >= boils - 1e-6 && canBoil(pan, boils, heatW);
+
+    if (hold !== null) {
+      t = Math.min(hold, boils - 0.01);
+      k = pan.subBoil(t, 0);
+      requiredW = Math.max(requiredW, holdHeat(pan, t, k));
+      pan.set(Math.max(0, w - k.w * dt), Math.max(0, e - k.e * dt), Math.max(0, a - k.a * dt));
+      k2 = pan.subBoil(t, 0);
+      nextT = t;
+    } else if (boiling) {
+      boilS ??= now;
+      t = boils;
+      k = pan.boil(t, heatW);
+      pan.set(Math.max(0, w - k.w * dt), Math.max(0, e - k.e * dt), Math.max(0, a - k.a * dt));
+      k2 = pan.boil(pan.boilsAt(boils), heatW);
+      nextT = t;
+    } else {
+      k = pan.subBoil(t, heatW);
+      pan.set(Math.max(0, w - k.w * dt), Math.max(0, e - k.e * dt), Math.max(0, a - k.a * dt));
+      k2 = pan.subBoil(Math.min(t + k.t * dt, pan.boilsAt(boils)), heatW);
+      nextT = t + ((k.t + k2.t) / 2) * dt;
+    }
+
+    const move = (span: number) => {
+      w = Math.max(0, from.w - ((k.w + k2.w) / 2) * span);
+      e = Math.max(0, from.e - ((k.e + k2.e) / 2) * span);
+      a = Math.max(0, from.a - ((k.a + k2.a) / 2) * span);
+      pan.set(w, e, a);
+    };
+    move(dt);
+    if (boiling) nextT = pan.boilsAt(boils);
+    else if (hold === null) {
+      const newBoils = pan.boilsAt(boils);
+      if (nextT > newBoils) {
+        const part = (boils - from.t) / (nextT - from.t - (newBoils - boils));
+        dt *= Math.min(1, Math.max(1e-9, part));
+        move(dt);
+        nextT = pan.boilsAt(boils);
+      }
+    }
+
+    const after = measureOf(pan, goal);
+    let share = 1;
+    if (aim !== null && after <= aim) share = measure > after ? (measure - aim) / (measure - after) : 1;
+    else if (aimT !== null && (rising ? nextT >= aimT : nextT <= aimT)) share = (aimT - from.t) / (nextT - from.t);
+    if (share < 1 || (aim !== null && after <= aim) || (aimT !== null && (rising ? nextT >= aimT : nextT <= aimT))) {
+      reached = true;
+      w = from.w + (w - from.w) * share;
+      e = from.e + (e - from.e) * share;
+      a = from.a + (a - from.a) * share;
+      pan.set(w, e, a);
+      t = from.t + (nextT - from.t) * share;
+      now += dt * share;
+    } else {
+      t = nextT;
+      now += dt;
+      measure = after;
+    }
+    note();
+    if (!reached && w < DRY_SHARE * w0) {
+      warnings.set("DRY", { code: "DRY", message: "The pan boils dry before it gets there." });
+      break;
+    }
+  }
+
+  const result: Simulation = {
+    endS: s(now),
+    boilS: boilS === null ? null : s(boilS),
+    liquor: { ...pan.pools },
+    temperatureC: degC(t),
+    vapour: { water: w0 - w, ethanol: e0 - e, acidVolatile: a0 - a },
+    requiredW: watts(requiredW),
+    reached: reached || goal === "time",
+    trace,
+  };
+  if (!result.reached && !warnings.has("DRY"))
+    return refuse({
+      code: "NOT_REACHED",
+      field: "target",
+      value: now,
+      message: `At this flame it will not get there within ${printDuration(s(now))}; it levels off near ${printNumber(t, 1)} °C.`,
+    });
+  return ok(result, [...warnings.values(), ...panWarnings(input, result)]);
+}
+
+/** The flame boils the pot iff it makes at least the steam a surface at the boil would give off anyway. */
+const canBoil = (pan: Pan, boils: number, heatW: number): boolean =>
+  heatW - pan.lossW(boils) >= pan.subBoil(boils, heatW).w * latentHeatJPerG(boils);
+
+const holdHeat = (pan: Pan, t: number, k: Slopes): number =>
+  pan.lossW(t) + k.w * latentHeatJPerG(t) + k.e * ETHANOL_HEAT_J_PER_G;
+
+function panWarnings(input: SimulationInput, end: Simulation): Warning[] {
+  const warnings: Warning[] = [];
+  const { vessel, liquor } = input;
+  const level = vessel.levelClipped(ml(volumeMlOf(end.liquor, end.temperatureC) + input.displacedMl));
+  if (input.displacedMl === 0 && level < THIN_LAYER_MM)
+    warnings.push({ code: "THIN_LAYER", message: `Only ${printNumber(mm(level), 1)} mm deep at the end: it can scorch. Take a smaller pan.` });
+  const foams = liquor.ethanol > 0.02 * liquor.water || liquor.starch > 0 || (liquor.fat > 0 && liquor.sugars > 0 && liquor.fat > 0.02 * liquor.water);
+  if (end.boilS !== null && foams && volumeMlOf(liquor, input.temperatureC) > FOAM_FILL * vessel.capacityMl)
+    warnings.push({ code: "FOAM_RISK", message: "It foams: keep the pan at most 40 % full, or take a larger one." });
+  return warnings;
+}

@@ -1,0 +1,1 @@
+export { extraction, releaseJuice, simmerSolids } from "./extraction";

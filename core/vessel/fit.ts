@@ -1,0 +1,137 @@
+import type { FactValues } from "../facts";
+import type { SolidKind } from "../larder";
+import { type Grams, type Millilitres, type Millimetres, ml, mm, printNumber } from "../quantity";
+import { type Result, type Warning, ok, refuse } from "../result";
+import type { Geometry } from "./geometry";
+import { type Vessel, geometryOfVessel } from "./vessel";
+
+/** What is to be covered: mass and kind of each heap. */
+export interface Heap {
+  readonly kind: SolidKind;
+  readonly massG: Grams;
+}
+
+const densityOfKind = (kind: SolidKind, f: FactValues): number => {
+  switch (kind) {
+    case "poultry-bones":
+      return f.densityPoultryBones;
+    case "veal-bones":
+      return f.densityVealBones;
+    case "mushrooms":
+      return f.densityMushrooms;
+    case "mirepoix":
+    case "herbs":
+      return f.densityMirepoix;
+  }
+};
+
+const packingOfKind = (kind: SolidKind, f: FactValues): number => {
+  switch (kind) {
+    case "poultry-bones":
+      return f.packingPoultryBones;
+    case "veal-bones":
+      return f.packingVealBones;
+    default:
+      return f.packingMirepoix;
+  }
+};
+
+/** Volume solids displace, ml. */
+export const displacedMl = (heaps: readonly Heap[], f: FactValues): Millilitres =>
+  ml(heaps.reduce((v, heap) => v + heap.massG / densityOfKind(heap.kind, f), 0));
+
+/** Volume of the heap with the gaps between its pieces, ml. */
+export const bulkMl = (heaps: readonly Heap[], f: FactValues): Millilitres =>
+  ml(heaps.reduce((v, heap) => v + heap.massG / densityOfKind(heap.kind, f) / packingOfKind(heap.kind, f), 0));
+
+export interface Cover {
+  readonly bulkLevelMm: Millimetres;
+  readonly fillLevelMm: Millimetres;
+  readonly liquidMl: Millilitres;
+  readonly displacedMl: Millilitres;
+  readonly headspaceMm: Millimetres;
+  readonly neededHeadspaceMm: Millimetres;
+}
+
+export const neededHeadspace = (geometry: Geometry, f: FactValues): Millimetres =>
+  mm(Math.max(f.headspaceMm, f.headspaceShare * geometry.heightMm));
+
+/**
+ * Liquid that covers what lies in a vessel by a depth.
+ *
+ * @param heaps what lies in it, g by kind
+ * @param depth cover over the heap, mm ≥ 0
+ * @errors BULK_ABOVE_RIM the heap alone reaches the rim · OVERFLOW the level would pass the rim
+ * Warns HEADSPACE when the level comes nearer to the rim than a simmering stock should.
+ * Valid for: packing ± 15 %, density ± 5 %. Source: docs/models.md "Vessels", pot sizing.
+ */
+export function coverWith(geometry: Geometry, heaps: readonly Heap[], depth: Millimetres, f: FactValues): Result<Cover> {
+  const bulk = bulkMl(heaps, f);
+  if (bulk >= geometry.capacityMl)
+    return refuse({
+      code: "BULK_ABOVE_RIM",
+      field: "vessel",
+      value: bulk,
+      allowed: geometry.capacityMl,
+      message: `What lies in this pot alone fills ${printNumber(bulk / 1000, 1)} l; the pot holds ${printNumber(geometry.capacityMl / 1000, 1)} l. Take a larger pot or split the batch.`,
+    });
+  const bulkLevel = geometry.levelClipped(bulk);
+  const fill = mm(bulkLevel + depth);
+  if (fill > geometry.heightMm)
+    return refuse({
+      code: "OVERFLOW",
+      field: "vessel",
+      value: fill,
+      allowed: geometry.heightMm,
+      message: `Covered by ${printNumber(depth)} mm the level stands at ${printNumber(fill)} mm; this pot is ${printNumber(geometry.heightMm)} mm deep. Take a larger pot or split the batch.`,
+    });
+  const displaced = displacedMl(heaps, f);
+  const needed = neededHeadspace(geometry, f);
+  const headspace = mm(geometry.heightMm - fill);
+  const warnings: Warning[] =
+    headspace < needed
+      ? [{ code: "HEADSPACE", message: `Only ${printNumber(headspace)} mm to the rim; a simmering stock wants ${printNumber(needed)} mm.` }]
+      : [];
+  const liquid = ml(Math.max(0, geometry.volumeAtLevel(fill) - displaced));
+  return ok({ bulkLevelMm: bulkLevel, fillLevelMm: fill, liquidMl: liquid, displacedMl: displaced, headspaceMm: headspace, neededHeadspaceMm: needed }, warnings);
+}
+
+/** Vessels from the smallest up; of two as large, the taller first. */
+export const bySize = (vessels: readonly Vessel[]): Vessel[] =>
+  [...vessels].sort(
+    (a, b) =>
+      geometryOfVessel(a).capacityMl - geometryOfVessel(b).capacityMl ||
+      geometryOfVessel(b).heightMm - geometryOfVessel(a).heightMm,
+  );
+
+/**
+ * The smallest vessel in which a heap can be covered with headspace to spare.
+ * @errors NOTHING_FITS names the largest there is
+ */
+export function smallestForCover(vessels: readonly Vessel[], heaps: readonly Heap[], depth: Millimetres, f: FactValues): Result<{ vessel: Vessel; cover: Cover }> {
+  for (const vessel of bySize(vessels)) {
+    const cover = coverWith(geometryOfVessel(vessel), heaps, depth, f);
+    if (cover.ok && cover.warnings.length === 0) return ok({ vessel, cover: cover.value });
+  }
+  return refuse(nothingFits(vessels, ml(bulkMl(heaps, f)), "covered, with headspace,"));
+}
+
+/** The smallest vessel that takes a liquid with headspace to spare. @errors NOTHING_FITS */
+export function smallestForLiquid(vessels: readonly Vessel[], volume: Millilitres, f: FactValues): Result<Vessel> {
+  const found = bySize(vessels).find(vessel => {
+    const geometry = geometryOfVessel(vessel);
+    const level = geometry.levelOf(volume);
+    return level.ok && level.value + neededHeadspace(geometry, f) <= geometry.heightMm;
+  });
+  return found ? ok(found) : refuse(nothingFits(vessels, volume, ""));
+}
+
+function nothingFits(vessels: readonly Vessel[], volume: Millilitres, how: string) {
+  const largest = bySize(vessels).at(-1);
+  return {
+    code: "NOTHING_FITS" as const,
+    field: "vessel",
+    value: volume,
+    message: `${printNumber(volume / 1000, 1)} l ${how} fits none of the pots; the largest is ${largest?.name ?? "missing"}. Split the batch or make less.`.replace(/ {2,}/g, " "),
+  };
+}

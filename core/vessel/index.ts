@@ -1,0 +1,15 @@
+export { type VesselShape, checkShape, shapeSchema } from "./shape";
+export { type Geometry, geometryOf, profileMm } from "./geometry";
+export { type Vessel, geometryOfVessel, vesselHeatCapacity, vesselSchema } from "./vessel";
+export { type DipMark, dipMark, grossTarget, netOfGross, volumeOfLevel } from "./marks";
+export {
+  type Cover,
+  type Heap,
+  bulkMl,
+  bySize,
+  coverWith,
+  displacedMl,
+  neededHeadspace,
+  smallestForCover,
+  smallestForLiquid,
+} from "./fit";
