@@ -9,7 +9,7 @@ export const sourceSchema = z.object({ mark: z.enum(["P", "M", "T", "E", "measur
 export type Source = Readonly<z.infer<typeof sourceSchema>>;
 
 /** What a strainer meets: decides how much liquor clings and how the heap packs in the pot. */
-export const SOLID_KINDS = ["poultry-bones", "veal-bones", "mirepoix", "mushrooms", "herbs"] as const;
+export const SOLID_KINDS = ["poultry-bones", "poultry-whole", "veal-bones", "mirepoix", "mushrooms", "herbs"] as const;
 export type SolidKind = (typeof SOLID_KINDS)[number];
 
 export const ingredientSchema = z.object({

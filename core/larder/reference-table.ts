@@ -52,7 +52,7 @@ export const REFERENCE_LARDER: readonly Ingredient[] = [
   entry("water", "water", { of: { water: 100 }, from: WHOLE, density: [0.9982, { mark: "P", text: "Kell 1975, 20 °C" }] }),
 
   // Bones
-  entry("guinea-fowl-carcass", "guinea-fowl carcasses", { also: ["guinea fowl bones", "poultry carcass", "carcases"], of: { water: 64, fat: 13, protein: 18, collagen: 4.5, other: 5 }, from: OURS, solid: "poultry-bones", diet: ["meat", "gelatin"] }),
+  entry("guinea-fowl-carcass", "guinea-fowl carcasses", { also: ["guinea fowl bones", "poultry carcass", "carcases"], of: { water: 64, fat: 13, protein: 18, collagen: 4.5, other: 5 }, from: OURS, solid: "poultry-whole", diet: ["meat", "gelatin"] }),
   entry("chicken-wings", "chicken wings", { also: ["wing tips"], of: { water: 66, fat: 15, protein: 18, collagen: 3.8, other: 1 }, solid: "poultry-bones", diet: ["meat", "gelatin"] }),
   entry("veal-bones", "veal bones", { also: ["veal knuckle"], of: { water: 52, fat: 14, protein: 19, collagen: 7, other: 15 }, from: OURS, solid: "veal-bones", diet: ["meat", "gelatin"] }),
   entry("calfs-foot", "calf’s foot", { also: ["calf foot", "trotter"], of: { water: 62, fat: 12, protein: 24, collagen: 14, other: 2 }, from: OURS, solid: "veal-bones", diet: ["meat", "gelatin"] }),

@@ -184,6 +184,7 @@ export function skimFat(pot: PotState, share: number, carry: number): Result<Pot
 export function holdBack(kind: SolidKind, facts: FactValues): number {
   switch (kind) {
     case "poultry-bones":
+    case "poultry-whole":
       return facts.holdPoultryBones;
     case "veal-bones":
       return facts.holdVealBones;

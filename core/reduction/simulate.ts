@@ -95,9 +95,21 @@ const DRY_SHARE = 0.02;
 const FOAM_FILL = 0.4;
 const THIN_LAYER_MM = 4;
 
-const surfaceFactor = (surface: Surface, f: FactValues): number =>
-  ({ stirred: f.surfaceStirred, lazy: f.surfaceLazy, "fat-layer": f.surfaceFat, skin: f.surfaceSkin })[surface];
-const lidFactor = (lid: Lid, f: FactValues): number => ({ off: 1, ajar: f.lidAjar, on: f.lidOn })[lid];
+// Switches, not tables: only the fact that counts is read, so that only it widens an interval.
+function surfaceFactor(surface: Surface, f: FactValues): number {
+  switch (surface) {
+    case "stirred":
+      return f.surfaceStirred;
+    case "lazy":
+      return f.surfaceLazy;
+    case "fat-layer":
+      return f.surfaceFat;
+    case "skin":
+      return f.surfaceSkin;
+  }
+}
+
+const lidFactor = (lid: Lid, f: FactValues): number => (lid === "off" ? 1 : lid === "ajar" ? f.lidAjar : f.lidOn);
 
 interface Slopes {
   w: number;

@@ -30,6 +30,7 @@ function yieldingOf(part: Pick<SolidPart, "kind" | "roasted">, f: FactValues): Y
   const roast = roasted ? f.roastedGelatin : 1;
   switch (kind satisfies SolidKind) {
     case "poultry-bones":
+    case "poultry-whole":
       return { gelatin: f.gelatinPoultry * roast, solids: f.solidsPoultry, gelatinRate: f.gelatinRatePoultry, solidsRate: f.solidsRatePoultry, juice: roasted ? f.juiceRoasted : f.juicePoultry, fat: f.fatPoultry };
     case "veal-bones":
       return { gelatin: f.gelatinVeal * roast, solids: f.solidsVeal, gelatinRate: f.gelatinRateVeal, solidsRate: f.solidsRateVeal, juice: roasted ? f.juiceRoasted : f.juiceVeal, fat: f.fatVeal };

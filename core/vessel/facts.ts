@@ -4,6 +4,7 @@ const OURS = "our estimate";
 export const VESSEL_FACTS = {
   densityPoultryBones: { value: 1.1, lo: 1.045, hi: 1.155, mark: "E", unit: "g/ml", label: "density of poultry bones", source: OURS },
   packingPoultryBones: { value: 0.58, lo: 0.493, hi: 0.667, mark: "E", unit: "share", label: "how tightly chopped carcasses lie", source: OURS },
+  packingPoultryWhole: { value: 0.35, lo: 0.2975, hi: 0.4025, mark: "E", unit: "share", label: "how tightly whole carcasses lie", source: OURS },
   densityVealBones: { value: 1.2, lo: 1.14, hi: 1.26, mark: "E", unit: "g/ml", label: "density of veal bones", source: OURS },
   packingVealBones: { value: 0.55, lo: 0.48, hi: 0.62, mark: "E", unit: "share", label: "how tightly veal bones lie", source: OURS },
   densityMirepoix: { value: 1.0, lo: 0.95, hi: 1.05, mark: "E", unit: "g/ml", label: "density of cut vegetables", source: OURS },

@@ -14,6 +14,7 @@ export interface Heap {
 const densityOfKind = (kind: SolidKind, f: FactValues): number => {
   switch (kind) {
     case "poultry-bones":
+    case "poultry-whole":
       return f.densityPoultryBones;
     case "veal-bones":
       return f.densityVealBones;
@@ -29,6 +30,8 @@ const packingOfKind = (kind: SolidKind, f: FactValues): number => {
   switch (kind) {
     case "poultry-bones":
       return f.packingPoultryBones;
+    case "poultry-whole":
+      return f.packingPoultryWhole;
     case "veal-bones":
       return f.packingVealBones;
     default:
@@ -134,4 +137,28 @@ function nothingFits(vessels: readonly Vessel[], volume: Millilitres, how: strin
     value: volume,
     message: `${printNumber(volume / 1000, 1)} l ${how} fits none of the pots; the largest is ${largest?.name ?? "missing"}. Split the batch or make less.`.replace(/ {2,}/g, " "),
   };
+}
+
+/**
+ * Liquid to cover, from the litres a cook measured up to the top of the bones.
+ *
+ * @param toBones   ml poured until the bones were just reached
+ * @param depth     further depth, mm ≥ 0; 0 is "barely cover"
+ * @param displaced ml the bones take up below that level
+ * @errors OVERFLOW
+ * Source: geometry. @example 16.5 l to the bones, 25 mm more in a 40 cm pot: 19.6 l
+ */
+export function coverFromMeasure(geometry: Geometry, toBones: Millilitres, depth: Millimetres, displaced: Millilitres): Result<Millilitres> {
+  const atBones = geometry.levelOf(ml(toBones + displaced), "toBonesMl");
+  if (!atBones.ok) return atBones;
+  const fill = atBones.value + depth;
+  if (fill > geometry.heightMm)
+    return refuse({
+      code: "OVERFLOW",
+      field: "depthMm",
+      value: fill,
+      allowed: geometry.heightMm,
+      message: `Covered by ${printNumber(depth)} mm the level stands at ${printNumber(fill)} mm; this pot is ${printNumber(geometry.heightMm)} mm deep.`,
+    });
+  return ok(ml(geometry.volumeAtLevel(mm(fill)) - displaced));
 }

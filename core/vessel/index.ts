@@ -7,6 +7,7 @@ export {
   type Heap,
   bulkMl,
   bySize,
+  coverFromMeasure,
   coverWith,
   displacedMl,
   neededHeadspace,

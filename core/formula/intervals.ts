@@ -1,0 +1,80 @@
+import { type Estimate, BASIS_OF_MARK, type Basis, swingIntervals, weakest } from "../estimate";
+import { FACTS, type FactId } from "../facts";
+import type { FormulaDocument } from "./document";
+import { type Kitchen, type KitchenData, openKitchen } from "./kitchen";
+import { walk } from "./walk";
+
+/** What is forecast after a step, each with its 90 % interval. */
+export interface StepIntervals {
+  readonly massG: Estimate;
+  readonly volumeMl: Estimate | null;
+  readonly temperatureC: Estimate;
+  readonly clockS: Estimate;
+  readonly durationS: Estimate;
+  readonly markMm: Estimate | null;
+}
+
+const PER_STEP = 6;
+
+/**
+ * The uncertain facts each step reads, found by watching a walk: only these can move its outcome.
+ * Facts that a sub-formula reads count for the first step.
+ */
+export function factsRead(document: FormulaDocument, kitchen: Kitchen): FactId[][] {
+  const perStep = document.steps.map(() => new Set<FactId>());
+  let step = 0;
+  const facts = new Proxy(kitchen.facts, {
+    get(values, id: FactId) {
+      if (FACTS[id].lo !== FACTS[id].hi) perStep[step]?.add(id);
+      return values[id];
+    },
+  });
+  // The pots are stretched before any step reads a fact; a level in a round pot depends on it all the same.
+  perStep.forEach(reads => reads.add("diameterTrue"));
+  walk(document, { ...kitchen, facts }, { onStep: index => (step = index) });
+  return perStep.map(reads => [...reads]);
+}
+
+/**
+ * 90 % intervals of the whole line: each uncertain fact is moved alone, over all steps together, so that what is
+ * common to several steps (the same burner, the same weather) stays common.
+ *
+ * @returns one entry per walked step; nothing if the line cannot be walked
+ * Cost: two walks per fact the steps use. Meant for a worker.
+ */
+export function intervalsAlong(document: FormulaDocument, data: KitchenData, burnerId?: string): StepIntervals[] {
+  const kitchen = openKitchen(data, {}, burnerId);
+  const perStep = factsRead(document, kitchen);
+  const ids = [...new Set(perStep.flat())];
+  const swings = ids.map(id => {
+    const fact = FACTS[id];
+    const value = data.facts[id] ?? fact.value;
+    // A kitchen's own value keeps the fact's width around it.
+    return { key: id, value, lo: value + (fact.lo - fact.value), hi: value + (fact.hi - fact.value) };
+  });
+  const nominal = walk(document, kitchen);
+  const outputs = (moved: ReadonlyMap<string, number>): number[] => {
+    const walked = walk(document, openKitchen(data, Object.fromEntries(moved) as Partial<Record<FactId, number>>, burnerId));
+    return nominal.states.flatMap((_, i) => {
+      const state = walked.states[i];
+      if (!state) return new Array<number>(PER_STEP).fill(NaN);
+      return [state.massG, state.volumeMl ?? 0, state.temperatureC, state.clockS, state.durationS, state.mark?.markMm ?? 0];
+    });
+  };
+  const flat = swingIntervals(outputs, swings);
+  return nominal.states.map((state, i) => {
+    const basis = weakest(perStep.slice(0, i + 1).flat().map((id): Basis => BASIS_OF_MARK[FACTS[id].mark]));
+    const estimate = (k: number): Estimate => {
+      const found = flat[i * PER_STEP + k] ?? { value: 0, lo: 0, hi: 0 };
+      return { ...found, basis: found.lo === found.hi ? "exact" : basis, notes: [] };
+    };
+    return {
+      massG: estimate(0),
+      volumeMl: state.volumeMl === null ? null : estimate(1),
+      temperatureC: estimate(2),
+      clockS: estimate(3),
+      durationS: estimate(4),
+      markMm: state.mark ? estimate(5) : null,
+    };
+  });
+}

@@ -1,0 +1,85 @@
+import { type FactId, type FactValues, NOMINAL_FACTS } from "../facts";
+import { type Ingredient } from "../larder";
+import { type Surroundings, pressureAtAltitude, saturationTemperature } from "../pot";
+import { type Celsius, degC } from "../quantity";
+import { valueOf } from "../result";
+import type { Burner } from "../reduction";
+import { type Vessel, type VesselShape } from "../vessel";
+import type { FormulaDocument } from "./document";
+
+/** A kitchen as plain data: what the page, the worker and the server pass around. */
+export interface KitchenData {
+  readonly id: string;
+  readonly name: string;
+  readonly altitudeM: number;
+  readonly ambientC: number;
+  readonly humidity: number;
+  readonly timeZone: string;
+  readonly ingredients: readonly Ingredient[];
+  readonly vessels: readonly Vessel[];
+  readonly burners: readonly Burner[];
+  /** Burner taken when a formula names none. */
+  readonly defaultBurnerId: string;
+  /** Facts the kitchen has measured for itself. */
+  readonly facts: Partial<Record<FactId, number>>;
+  /** Formulas other formulas may draw on. */
+  readonly formulas: Readonly<Record<string, FormulaDocument>>;
+}
+
+/** A kitchen ready to walk in. */
+export interface Kitchen {
+  readonly data: KitchenData;
+  readonly around: Surroundings;
+  readonly boilsC: Celsius;
+  readonly facts: FactValues;
+  readonly vessels: readonly Vessel[];
+  readonly burner: Burner | null;
+  readonly ingredientById: ReadonlyMap<string, Ingredient>;
+}
+
+/** A pot whose diameters are a little larger or smaller than the tape said. */
+function stretched(shape: VesselShape, factor: number): VesselShape {
+  switch (shape.shape) {
+    case "cylinder":
+      return { ...shape, diameterMm: shape.diameterMm * factor };
+    case "bowl":
+      return { ...shape, diameterMm: shape.diameterMm * factor };
+    case "frustum":
+      return { ...shape, baseMm: shape.baseMm * factor, rimMm: shape.rimMm * factor };
+    case "rect":
+      return {
+        ...shape,
+        baseLengthMm: shape.baseLengthMm * factor,
+        baseWidthMm: shape.baseWidthMm * factor,
+        rimLengthMm: shape.rimLengthMm * factor,
+        rimWidthMm: shape.rimWidthMm * factor,
+      };
+    case "table":
+      return shape;
+  }
+}
+
+/**
+ * Makes plain kitchen data ready for the walk.
+ *
+ * @param moved facts moved away from their nominal value, for intervals
+ * @param burnerId burner the pot stands on; the kitchen's default otherwise
+ */
+export function openKitchen(data: KitchenData, moved: Partial<Record<FactId, number>> = {}, burnerId?: string): Kitchen {
+  const facts: FactValues = { ...NOMINAL_FACTS, ...data.facts, ...moved };
+  const pressurePa = valueOf(pressureAtAltitude(data.altitudeM));
+  const vessels =
+    facts.diameterTrue === 1
+      ? data.vessels
+      : data.vessels.map(vessel => ({ ...vessel, shape: stretched(vessel.shape, facts.diameterTrue) }));
+  return {
+    data,
+    around: { pressurePa, ambientC: degC(data.ambientC), humidity: data.humidity },
+    boilsC: valueOf(saturationTemperature(pressurePa)),
+    facts,
+    vessels,
+    burner: data.burners.find(b => b.id === (burnerId ?? data.defaultBurnerId)) ?? data.burners[0] ?? null,
+    ingredientById: new Map(data.ingredients.map(i => [i.id, i])),
+  };
+}
+

@@ -1,0 +1,37 @@
+import { z } from "zod";
+import { dryPart, massOfPools } from "../../pot";
+import { degC, g, minutes } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
+import { addLines } from "./shared";
+
+const schema = z.strictObject({ ...stepFields, kind: z.literal("brown"), durationMin });
+
+const BROWNING_C = degC(95);
+
+/** Colours vegetables in the fat at hand; only what this step adds loses weight. */
+export const brown = defineStep({
+  kind: "brown",
+  label: "Brown",
+  schema,
+  blank: id => ({ id, kind: "brown" as const, lines: [], durationMin: 15 }),
+  title: (_step, names) => (names.length > 2 ? "Brown the mirepoix" : names.length ? `Brown the ${names.join(", ")}` : "Brown"),
+  detail: () => "in the fat of the tray, stirred",
+  cue: "brown at the edges, sweet smell, the fond loose under the spoon",
+  cautions: ["Extraction on; smoking fat is too hot."],
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts } = context;
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    let pot = added.value;
+    const before = massOfPools(pot.exits.vapour);
+    for (const line of context.lines) pot = dryPart(pot, line.lineId, g(facts.brownLossMirepoix * line.massG));
+    const steam = g(massOfPools(pot.exits.vapour) - before);
+    return ok(
+      outcome({ ...pot, temperatureC: BROWNING_C }, context.vessel, minutes(step.durationMin), {
+        computed: [{ what: "lost as steam", massG: steam, way: "out" }],
+      }),
+    );
+  },
+});

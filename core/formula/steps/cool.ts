@@ -1,0 +1,42 @@
+import { z } from "zod";
+import { COOLING_METHODS, coolingTime, drainOf } from "../../cooling";
+import { liquorMass, specificHeat } from "../../pot";
+import { degC, mm } from "../../quantity";
+import { ok, refuse } from "../../result";
+import { geometryOfVessel } from "../../vessel";
+import { defineStep, missingVessel, outcome, stepFields } from "../step-kind";
+import { at, bystanders, levelIn } from "./shared";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("cool"),
+  method: z.enum(COOLING_METHODS),
+  toC: z.number().min(1).max(80),
+});
+
+const WHERE = { "ice-bath": "in the ice sink, stirred", "walk-in": "covered in the walk-in" } as const;
+
+/** Cools what is in the pot; the time follows from bath, vessel and mass. */
+export const cool = defineStep({
+  kind: "cool",
+  label: "Cool",
+  schema,
+  blank: id => ({ id, kind: "cool" as const, lines: [], method: "ice-bath" as const, toC: 5 }),
+  title: step => `Cool to ${step.toC} °C`,
+  detail: step => WHERE[step.method],
+  cue: "probe in the middle, stirred",
+  cautions: [
+    "This kitchen’s limits: 57 to 21 °C within 2 h, to 5 °C within 6 h in all. Log it; follow your local food code.",
+  ],
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts, vessel, pot } = context;
+    if (!vessel) return refuse(missingVessel(context.field, "Cooling"));
+    const level = levelIn(pot, vessel, facts) ?? mm(0);
+    const heat = liquorMass(pot) > 0 ? liquorMass(pot) * specificHeat(pot.liquor, (pot.temperatureC + step.toC) / 2) : 0;
+    const drain = drainOf(step.method, geometryOfVessel(vessel), level, facts);
+    const time = coolingTime(heat + bystanders(pot, vessel), pot.temperatureC, degC(step.toC), drain);
+    if (!time.ok) return refuse(...at(context.field, time.problems));
+    return ok(outcome({ ...pot, temperatureC: degC(Math.min(step.toC, pot.temperatureC)) }, vessel, time.value));
+  },
+});

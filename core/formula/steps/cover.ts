@@ -1,0 +1,71 @@
+import { z } from "zod";
+import { SHELF_TEMPERATURE_C, addIngredient, volumeAt20, waterDensityKgM3 } from "../../pot";
+import { g, minutes, ml, mm } from "../../quantity";
+import { ok, refuse } from "../../result";
+import { coverFromMeasure, coverWith, geometryOfVessel, smallestForCover } from "../../vessel";
+import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { at, displacedIn, heapsOf, namedVessel } from "./shared";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("cover"),
+  /** Liquid over the heap, mm; 0 is "barely cover". */
+  depthMm: z.number().min(0).max(300),
+  /** Litres the cook measured up to the top of the bones; beats the packing estimate. */
+  toBonesMl: z.number().positive().optional(),
+  /** Whether liquid already in the pot (the deglazed fond) counts. */
+  countFond: z.boolean(),
+  durationMin,
+  vesselId,
+});
+
+/** Covers what lies in the pot with cold water, and chooses the smallest pot that takes it. */
+export const cover = defineStep({
+  kind: "cover",
+  label: "Cover with water",
+  schema,
+  blank: id => ({ id, kind: "cover" as const, lines: [], depthMm: 25, countFond: true, durationMin: 10 }),
+  title: () => "Cover with cold water",
+  detail: step => `${step.depthMm ? `${step.depthMm} mm over the bones` : "barely cover"}${step.countFond ? ", fond water counts" : ""}`,
+  cue: "the bones just out of sight, cold water, nothing floating free",
+  cautions: ["Heavy pot: fill it where it will stand."],
+  endsAtMark: true,
+  apply: context => {
+    const { step, pot, facts } = context;
+    const water = context.ingredientById("water");
+    if (!water)
+      return refuse({ code: "UNKNOWN_ID", field: context.field, value: "water", message: "The larder has no water; add it first." });
+    const heaps = heapsOf(pot);
+    if (!heaps.length)
+      return refuse({ code: "EMPTY", field: context.field, message: "There is nothing in the pot to cover. Put the bones in first." });
+    const current = context.vessel && context.vessel.use !== "tray" ? context.vessel : null;
+    const named = namedVessel(context, step.vesselId, current);
+    if (!named.ok) return named;
+    const pots = context.vessels.filter(v => v.use === "pot");
+    const sized = named.value
+      ? coverWith(geometryOfVessel(named.value), heaps, mm(step.depthMm), facts)
+      : smallestForCover(pots, heaps, mm(step.depthMm), facts);
+    if (!sized.ok) return refuse(...at(context.field, sized.problems));
+    const vessel = named.value ?? ("vessel" in sized.value ? sized.value.vessel : null);
+    if (!vessel) return refuse({ code: "MISSING", field: `${context.field}.vesselId`, message: "Choose a pot." });
+    const found = "cover" in sized.value ? sized.value.cover : sized.value;
+    let liquid = found.liquidMl;
+    if (step.toBonesMl !== undefined) {
+      const measured = coverFromMeasure(geometryOfVessel(vessel), ml(step.toBonesMl), mm(step.depthMm), displacedIn(pot, facts));
+      if (!measured.ok) return refuse(...at(context.field, measured.problems));
+      liquid = measured.value;
+    }
+    const fond = step.countFond ? volumeAt20(pot.liquor) : 0;
+    const density = waterDensityKgM3(SHELF_TEMPERATURE_C) / 1000;
+    const mass = g(Math.max(0, liquid - fond) * density);
+    const added = addIngredient(pot, water, mass, { id: `${step.id}-water`, temperatureC: SHELF_TEMPERATURE_C });
+    if (!added.ok) return added;
+    return ok(
+      outcome(added.value, vessel, minutes(step.durationMin), {
+        computed: [{ what: "water", massG: mass, way: "in", ingredientId: "water" }],
+        warnings: sized.warnings,
+        bulkLevelMm: found.bulkLevelMm,
+      }),
+    );
+  },
+});

@@ -1,0 +1,24 @@
+import { z } from "zod";
+import { minutes } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
+import { addLines } from "./shared";
+
+const schema = z.strictObject({ ...stepFields, kind: z.literal("deglaze"), durationMin });
+
+/** Dissolves the fond. Its liquid counts as part of the wetting that follows. */
+export const deglaze = defineStep({
+  kind: "deglaze",
+  label: "Deglaze",
+  schema,
+  blank: id => ({ id, kind: "deglaze" as const, lines: [], durationMin: 5 }),
+  title: () => "Deglaze the trays",
+  detail: () => "scrape; this liquid counts as wetting",
+  cue: "nothing brown left on the metal",
+  cautions: ["Steam rises at once: pour slowly, face away."],
+  endsAtMark: false,
+  apply: context => {
+    const added = addLines(context.pot, context.lines, context.field);
+    return added.ok ? ok(outcome(added.value, context.vessel, minutes(context.step.durationMin))) : added;
+  },
+});

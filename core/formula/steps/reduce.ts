@@ -1,0 +1,89 @@
+import { z } from "zod";
+import { evaporate, potMass, volumeAt, volumeAt20 } from "../../pot";
+import { g, ml } from "../../quantity";
+import { ok, refuse } from "../../result";
+import { endPointOf, heatIntoPan, reductionTargetSchema, simulate, targetInWords } from "../../reduction";
+import { dipMark, geometryOfVessel } from "../../vessel";
+import { defineStep, missingVessel, outcome, stepFields, vesselId } from "../step-kind";
+import { addLines, at, bystanders, displacedIn, filledMl, namedVessel } from "./shared";
+import { smallestForLiquid } from "../../vessel";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("reduce"),
+  target: reductionTargetSchema,
+  /** How far the burner is opened, 0–1. */
+  setting: z.number().gt(0).max(1),
+  /** Share of the pot over the heat, 0–1. */
+  overlap: z.number().gt(0).max(1),
+  vesselId,
+});
+
+/** Boils down to a share, a volume or a mass; ends at a mark on the stick, never at a clock. */
+export const reduce = defineStep({
+  kind: "reduce",
+  label: "Reduce",
+  schema,
+  blank: id => ({ id, kind: "reduce" as const, lines: [], target: { to: 0.5 }, setting: 0.6, overlap: 1 }),
+  title: step => `Reduce ${targetInWords(step.target).replace(/ \(.*/, "")}`,
+  detail: step => `${targetInWords(step.target)}${step.overlap < 1 ? ", half off the fire" : ""}, skim`,
+  cue: "bubbles grow large and slow, the spoon leaves a line that closes in two seconds",
+  cautions: [
+    "Do not salt yet: all the salt stays while the water leaves.",
+    "Boiling liquor spits as it thickens: lower the flame towards the mark.",
+  ],
+  endsAtMark: true,
+  apply: context => {
+    const { step, facts, burner } = context;
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    const pot = added.value;
+    const named = namedVessel(context, step.vesselId, context.vessel?.use === "container" ? null : context.vessel);
+    if (!named.ok) return named;
+    let vessel = named.value;
+    if (!vessel) {
+      const fits = smallestForLiquid(context.vessels.filter(v => v.use === "pot" || v.use === "pan"), filledMl(pot, facts), facts);
+      if (!fits.ok) return refuse(...at(context.field, fits.problems));
+      vessel = fits.value;
+    }
+    if (!burner) return refuse(missingVessel(context.field, "A reduction"));
+    const geometry = geometryOfVessel(vessel);
+    const flame = heatIntoPan({ kind: burner.kind, setting: step.setting, overlap: step.overlap }, geometry.baseDiameterMm, facts);
+    if (!flame.ok) return refuse(...at(context.field, flame.problems));
+    const goal = endPointOf(step.target, pot.liquor, `${context.field}.target`);
+    if (!goal.ok) return goal;
+    const displaced = displacedIn(pot, facts);
+    const end = simulate({
+      liquor: pot.liquor,
+      temperatureC: pot.temperatureC,
+      vessel: geometry,
+      displacedMl: displaced,
+      heatCapacityJPerK: bystanders(pot, vessel),
+      drive: { watts: flame.value },
+      surface: "stirred",
+      lid: "off",
+      around: context.around,
+      goal: goal.value,
+      facts,
+      trace: context.trace,
+    });
+    if (!end.ok) return refuse(...at(context.field, end.problems));
+    const steamed = evaporate(pot, end.value.vapour);
+    if (!steamed.ok) return steamed;
+    const reduced = { ...steamed.value, temperatureC: end.value.temperatureC };
+    // Both ends of the mark are read as hot as the pot will be: the ratio of volumes is the ratio at one temperature.
+    const hot = volumeAt(pot.liquor, end.value.temperatureC);
+    if (!hot.ok) return hot;
+    const remaining = volumeAt20(reduced.liquor) / volumeAt20(pot.liquor);
+    const mark = dipMark(geometry, ml(hot.value), remaining, displaced);
+    if (!mark.ok) return refuse(...at(context.field, mark.problems));
+    return ok(
+      outcome(reduced, vessel, end.value.endS, {
+        computed: [{ what: "boiled off", massG: g(potMass(pot) - potMass(reduced)), way: "out" }],
+        warnings: end.warnings,
+        course: end.value.trace,
+        mark: mark.value,
+      }),
+    );
+  },
+});

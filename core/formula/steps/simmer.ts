@@ -1,0 +1,102 @@
+import { z } from "zod";
+import { evaporate, potMass } from "../../pot";
+import { degC, g, minutes, mm, printNumber, s } from "../../quantity";
+import { type Warning, ok, refuse } from "../../result";
+import { LIDS, SURFACES, type SimulationInput, heatIntoPan, simulate } from "../../reduction";
+import { releaseJuice, simmerSolids } from "../../stock";
+import { bulkMl, geometryOfVessel } from "../../vessel";
+import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
+import { addLines, at, bystanders, displacedIn, heapsOf, levelIn } from "./shared";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("simmer"),
+  holdC: z.number().min(40).max(110),
+  durationMin,
+  lid: z.enum(LIDS),
+  surface: z.enum(SURFACES),
+  /** How far the burner is opened to bring it up, 0–1. */
+  setting: z.number().gt(0).max(1),
+});
+
+const WITH_LID = { off: "lid off", ajar: "lid ajar", on: "lid on" } as const;
+
+/** Brings the pot up and keeps it there: steam leaves from the surface, bones and vegetables give. */
+export const simmer = defineStep({
+  kind: "simmer",
+  label: "Simmer",
+  schema,
+  blank: id => ({ id, kind: "simmer" as const, lines: [], holdC: 88, durationMin: 240, lid: "off" as const, surface: "lazy" as const, setting: 1 }),
+  title: () => "Simmer, barely moving",
+  detail: step => `${step.holdC} °C for ${printHours(step.durationMin)}, ${WITH_LID[step.lid]}, skim`,
+  cue: "a bubble now and then, scum drawn to one side, the liquor clear on a spoon",
+  cautions: ["No open flame unwatched; a forecast or a timer of this program is not a safety device."],
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts, vessel, burner } = context;
+    if (!vessel) return refuse(missingVessel(context.field, "A simmer"));
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    let pot = releaseJuice(added.value, facts);
+    const before = potMass(pot);
+    const geometry = geometryOfVessel(vessel);
+    const warnings: Warning[] = [];
+    const common = (): Omit<SimulationInput, "drive" | "goal" | "lid" | "surface"> => ({
+      liquor: pot.liquor,
+      temperatureC: pot.temperatureC,
+      vessel: geometry,
+      displacedMl: displacedIn(pot, facts),
+      heatCapacityJPerK: bystanders(pot, vessel),
+      around: context.around,
+      facts,
+      trace: context.trace,
+    });
+
+    // Bring it up on the burner, lid off: there is scum to take.
+    let heatUpS = 0;
+    let course: StepCourse = [];
+    if (burner && pot.temperatureC < step.holdC) {
+      const flame = heatIntoPan({ kind: burner.kind, setting: step.setting, overlap: 1 }, geometry.baseDiameterMm, facts);
+      if (!flame.ok) return refuse(...at(context.field, flame.problems));
+      const up = simulate({ ...common(), drive: { watts: flame.value }, goal: { temperatureC: degC(step.holdC) }, lid: "off", surface: step.surface });
+      if (!up.ok) return refuse(...at(context.field, up.problems));
+      const steamed = evaporate(pot, up.value.vapour);
+      if (!steamed.ok) return steamed;
+      pot = { ...steamed.value, temperatureC: up.value.temperatureC };
+      heatUpS = up.value.endS;
+      course = up.value.trace;
+    }
+
+    const held = simulate({ ...common(), drive: { holdC: degC(step.holdC) }, goal: "time", mostS: minutes(step.durationMin), lid: step.lid, surface: step.surface });
+    if (!held.ok) return refuse(...at(context.field, held.problems));
+    const bulk = geometry.levelClipped(bulkMl(heapsOf(pot), facts));
+    const steamed = evaporate(pot, held.value.vapour);
+    if (!steamed.ok) return steamed;
+    pot = { ...steamed.value, temperatureC: held.value.temperatureC };
+    const level = levelIn(pot, vessel, facts) ?? mm(0);
+    if (pot.solids.length && level < bulk) {
+      const lack = geometry.volumeAtLevel(bulk) - geometry.volumeAtLevel(level);
+      warnings.push({ code: "NOT_COVERED", message: `At the end the bones stand ${printNumber(bulk - level)} mm above the liquor: top up ${printNumber(lack / 1000, 1)} l on the way.` });
+    }
+    const given = simmerSolids(pot, minutes(step.durationMin), held.value.temperatureC, facts);
+    if (!given.ok) return refuse(...at(context.field, given.problems));
+    if (burner) {
+      const full = heatIntoPan({ kind: burner.kind, setting: 1, overlap: 1 }, geometry.baseDiameterMm, facts);
+      if (full.ok && held.value.requiredW > full.value)
+        warnings.push({ code: "BURNER_TOO_SMALL", message: `Holding ${step.holdC} °C takes ${printNumber(held.value.requiredW)} W; this burner gives ${printNumber(full.value)} W into the pot.` });
+    }
+    const steam = g(before - potMass(given.value));
+    return ok(
+      outcome(given.value, vessel, s(heatUpS + step.durationMin * 60), {
+        computed: [{ what: "lost as steam", massG: steam, way: "out" }],
+        warnings: [...warnings, ...held.warnings, ...given.warnings],
+        course: [...course, ...held.value.trace.map(point => ({ ...point, atS: s(point.atS + heatUpS) }))],
+        bulkLevelMm: bulk,
+      }),
+    );
+  },
+});
+
+type StepCourse = readonly { atS: ReturnType<typeof s>; liquorG: ReturnType<typeof g>; temperatureC: ReturnType<typeof degC> }[];
+
+const printHours = (min: number): string => (min < 90 ? `${min} min` : `${Math.floor(min / 60)} h${min % 60 ? ` ${String(min % 60).padStart(2, "0")}` : ""}`);

@@ -1,0 +1,48 @@
+import { z } from "zod";
+import { exitMass, holdBack, strain as strainPot } from "../../pot";
+import { g, minutes } from "../../quantity";
+import { ok, refuse } from "../../result";
+import { smallestForLiquid } from "../../vessel";
+import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { at, filledMl, namedVessel } from "./shared";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("strain"),
+  /** Pressed gives more, drained gives a clearer liquor. */
+  press: z.boolean(),
+  durationMin,
+  vesselId,
+});
+
+/** Passes the liquor off its bones and roots into another vessel; some stays with them. */
+export const strain = defineStep({
+  kind: "strain",
+  label: "Strain",
+  schema,
+  blank: id => ({ id, kind: "strain" as const, lines: [], press: false, durationMin: 20 }),
+  title: step => (step.press ? "Strain and press" : "Strain and let drip"),
+  detail: step => (step.press ? "through the chinois, pressed" : "through the chinois, drained, not pressed"),
+  cue: "the drip slows to single drops",
+  cautions: ["Heavy and hot: two people or a ladle; never lift a full pot alone."],
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts } = context;
+    const pressed = step.press ? facts.pressedHold : 1;
+    const pot = strainPot(context.pot, kind => holdBack(kind, facts) * pressed, facts.fatCling);
+    const named = namedVessel(context, step.vesselId, null);
+    if (!named.ok) return named;
+    let vessel = named.value;
+    if (!vessel) {
+      const fits = smallestForLiquid(context.vessels.filter(v => v.use === "pot" || v.use === "container"), filledMl(pot, facts), facts);
+      if (!fits.ok) return refuse(...at(context.field, fits.problems));
+      vessel = fits.value;
+    }
+    const out = g(exitMass(pot, "strained") - exitMass(context.pot, "strained"));
+    return ok(
+      outcome(pot, vessel, minutes(step.durationMin), {
+        computed: [{ what: "bones and roots, with what clings", massG: out, way: "out" }],
+      }),
+    );
+  },
+});

@@ -1,0 +1,40 @@
+import type { KitchenData } from "../core/formula";
+import { type Ingredient, REFERENCE_LARDER } from "../core/larder";
+import { DEMO_FORMULAS } from "./formulas";
+import { CURRENCY, DEMO_PRICES, PRICED_ON } from "./prices";
+import { DEMO_BURNERS, DEMO_VESSELS } from "./vessels";
+
+export const KITCHEN_ID = "kelder-pass";
+
+const priced = (ingredient: Ingredient): Ingredient => {
+  const perKg = DEMO_PRICES[ingredient.id];
+  if (perKg === undefined) return ingredient;
+  return {
+    ...ingredient,
+    price: { perKg, currency: CURRENCY, on: PRICED_ON, source: { mark: "E", text: "demo price, invented" } },
+  };
+};
+
+/** Kelder Pass Station: the restaurant of a mountain railway station. Invented. */
+export const DEMO_KITCHEN: KitchenData = {
+  id: KITCHEN_ID,
+  name: "Kelder Pass Station",
+  altitudeM: 1180,
+  ambientC: 25,
+  humidity: 0.5,
+  timeZone: "Europe/Zurich",
+  ingredients: REFERENCE_LARDER.map(priced),
+  vessels: DEMO_VESSELS,
+  burners: DEMO_BURNERS,
+  defaultBurnerId: "plate-hot",
+  facts: {},
+  formulas: DEMO_FORMULAS,
+};
+
+/** The brigade. Invented. */
+export const DEMO_PEOPLE = [
+  { id: "ilse", name: "Ilse Varga", role: "chef de cuisine" },
+  { id: "tomas", name: "Tomas Reyhl", role: "saucier" },
+  { id: "noor", name: "Noor Adeyi", role: "cook" },
+  { id: "petr", name: "Petr Lind", role: "commis" },
+] as const;
