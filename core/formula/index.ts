@@ -21,3 +21,4 @@ export {
 } from "./walk";
 export { type BonesNeeded, baseForYield, bonesNeeded, factorByIngredient, massForCovers, withBase } from "./scale";
 export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
+export { type Askable, type ExplainedInput, type Explanation, explain } from "./explain";

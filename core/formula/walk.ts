@@ -40,6 +40,8 @@ export interface StateAfterStep {
   readonly clockS: Seconds;
   readonly levelMm: Millimetres | null;
   readonly lines: readonly LineAmount[];
+  /** Ingredient of each line, products of other formulas included. */
+  readonly sources: ReadonlyMap<string, Ingredient>;
   readonly computed: readonly Computed[];
   readonly warnings: readonly Warning[];
   readonly course: readonly TracePoint[];
@@ -232,6 +234,7 @@ function pass(document: FormulaDocument, kitchen: Kitchen, sources: ReadonlyMap<
       clockS: s(clock),
       levelMm: levelIn(pot, vessel, kitchen.facts),
       lines: lines.map((line, i) => faces(line, step.lines[i], document)),
+      sources,
       computed: done.value.computed,
       warnings: done.value.warnings,
       course: done.value.course,

@@ -1,0 +1,221 @@
+import { BASIS_OF_MARK, type Basis } from "../estimate";
+import { FACTS, type FactId } from "../facts";
+import { EXITS, type Exit, exitMass, liquorMass, massOfPools } from "../pot";
+import { printKilograms, printLength, printMass, printNumber, printVolume } from "../quantity";
+import { displacedIn } from "./steps/shared";
+import { geometryOfVessel } from "../vessel";
+import { relationInWords } from "./amount";
+import type { FormulaDocument } from "./document";
+import { factsRead } from "./intervals";
+import type { Kitchen } from "./kitchen";
+import { kindOf } from "./steps";
+import type { StateAfterStep, Walk } from "./walk";
+
+/** A number on a screen, by name. */
+export type Askable =
+  | { readonly ask: "mass"; readonly step: number }
+  | { readonly ask: "litres"; readonly step: number }
+  | { readonly ask: "mark"; readonly step: number }
+  | { readonly ask: "line"; readonly step: number; readonly lineId: string }
+  | { readonly ask: "computed"; readonly step: number; readonly what: string }
+  | { readonly ask: "yield" };
+
+/** Something that entered a number; it can be asked in turn when `then` is there. */
+export interface ExplainedInput {
+  readonly label: string;
+  readonly value: string;
+  readonly basis: Basis;
+  readonly source: string;
+  readonly range?: string;
+  readonly then?: Askable;
+}
+
+/** A number taken apart. */
+export interface Explanation {
+  readonly title: string;
+  readonly value: string;
+  /** In words. */
+  readonly rule: string;
+  /** In symbols. */
+  readonly symbols: string;
+  readonly inputs: readonly ExplainedInput[];
+  /** What reading would sharpen it. */
+  readonly sharpen: string;
+}
+
+const EXIT_WORDS: Record<Exit, string> = {
+  vapour: "left as steam",
+  skim: "skimmed off",
+  strained: "kept back by the strainer",
+  drained: "drained off",
+  reject: "kept by the sieve",
+  poured: "poured off",
+};
+
+const OWN_BOOKS = "the pot’s own books: mass in = mass in the pot + mass that left";
+
+/**
+ * Takes a number of a walked formula apart: the rule, its inputs, their sources, and what would sharpen it.
+ * Following `then` leads down to what was weighed or typed.
+ */
+export function explain(asked: Askable, document: FormulaDocument, walked: Walk, kitchen: Kitchen): Explanation | null {
+  if (asked.ask === "yield") return explainYield(walked);
+  const state = walked.states[asked.step];
+  if (!state) return null;
+  switch (asked.ask) {
+    case "mass":
+      return explainMass(asked.step, state, walked);
+    case "litres":
+      return explainLitres(asked.step, state);
+    case "mark":
+      return explainMark(asked.step, state, walked, kitchen);
+    case "line":
+      return explainLine(asked.lineId, state, document);
+    case "computed":
+      return explainComputed(asked, document, state, walked, kitchen);
+  }
+}
+
+const titleOf = (state: StateAfterStep): string => kindOf(state.step).title(state.step, state.lines.map(l => l.name));
+
+function explainMass(index: number, state: StateAfterStep, walked: Walk): Explanation {
+  const before = walked.states[index - 1];
+  const inputs: ExplainedInput[] = [];
+  if (before) inputs.push({ label: "in the pot before", value: printKilograms(before.massG), basis: "exact", source: `after step ${index}`, then: { ask: "mass", step: index - 1 } });
+  for (const line of state.lines)
+    inputs.push({ label: line.name, value: `+ ${printMass(line.massG)}`, basis: line.certainty === "assumed" ? "estimate" : "exact", source: line.certainty, then: { ask: "line", step: index, lineId: line.lineId } });
+  for (const computed of state.computed.filter(c => c.way === "in"))
+    inputs.push({ label: computed.what, value: `+ ${printMass(computed.massG)}`, basis: "estimate", source: "worked out", then: { ask: "computed", step: index, what: computed.what } });
+  for (const exit of EXITS) {
+    const left = exitMass(state.pot, exit) - (before ? exitMass(before.pot, exit) : 0);
+    if (left < 0.5) continue;
+    const computed = state.computed.find(c => c.way === "out");
+    inputs.push({ label: EXIT_WORDS[exit], value: `− ${printMass(left as never)}`, basis: "estimate", source: "worked out", ...(computed && { then: { ask: "computed", step: index, what: computed.what } as const }) });
+  }
+  return {
+    title: `In the pot after “${titleOf(state)}”`,
+    value: printKilograms(state.massG),
+    rule: "What was in the pot, plus what went in, less what left.",
+    symbols: "m = m₀ + Σ in − Σ out",
+    inputs,
+    sharpen: "Weigh the pot after this step; the next steps then start from the weighed grams.",
+  };
+}
+
+function explainLitres(index: number, state: StateAfterStep): Explanation | null {
+  if (state.volumeMl === null) return null;
+  const mass = liquorMass(state.pot);
+  return {
+    title: `Litres after “${titleOf(state)}”`,
+    value: printVolume(state.volumeMl),
+    rule: "The liquor alone, without bones or floating fat, at 20 °C: its mass over its density.",
+    symbols: "V = m / ρ(20 °C)",
+    inputs: [
+      { label: "liquor", value: printKilograms(mass), basis: "exact", source: OWN_BOOKS, then: { ask: "mass", step: index } },
+      { label: "density at 20 °C", value: `${printNumber(mass / state.volumeMl, 4)} g/ml`, basis: "published", source: "water: Kell 1975; fat, starch, fibre: Choi & Okos 1986; dissolved solids: own fits", range: "± 0.3 %" },
+    ],
+    sharpen: "Pour it into a marked jug, or dip the stick and log the level.",
+  };
+}
+
+function explainMark(index: number, state: StateAfterStep, walked: Walk, kitchen: Kitchen): Explanation | null {
+  const { mark, vessel } = state;
+  if (!mark || !vessel) return null;
+  const start = walked.states[index - 1]?.volumeMl ?? null;
+  const displaced = displacedIn(state.pot, kitchen.facts);
+  return {
+    title: `Dip-stick mark of “${titleOf(state)}”`,
+    value: printLength(mark.markMm),
+    rule: "The height at which the wanted volume stands in this very pot, as hot as it will be, with the same solids in it.",
+    symbols: "h = h(r · V + V solids)",
+    inputs: [
+      { label: "pot", value: `${vessel.name}, ${printNumber(geometryOfVessel(vessel).baseDiameterMm)} mm inside`, basis: "measured", source: "the kitchen’s tape measure", range: "± 2 %" },
+      ...(start === null ? [] : [{ label: "liquor at the start", value: printVolume(start), basis: "exact" as const, source: "after the step before", then: { ask: "litres" as const, step: index - 1 } }]),
+      { label: "level at the start", value: printLength(mark.startMm), basis: "exact", source: "geometry of the pot" },
+      ...(state.volumeMl !== null && start ? [{ label: "share left", value: `${printNumber((100 * state.volumeMl) / start, 1)} %`, basis: "exact" as const, source: "the target of the step, by volume at 20 °C" }] : []),
+      ...(displaced > 0 ? [{ label: "taken up by solids", value: printVolume(displaced), basis: "estimate" as const, source: "density of what stands in the pot" }] : []),
+    ],
+    sharpen: "Measure the pot by pouring litres in; then the mark is exact for it.",
+  };
+}
+
+function explainLine(lineId: string, state: StateAfterStep, document: FormulaDocument): Explanation | null {
+  const amount = state.lines.find(line => line.lineId === lineId);
+  const line = document.steps.flatMap(step => step.lines).find(l => l.id === lineId);
+  if (!amount || !line) return null;
+  const ingredient = state.sources.get(lineId);
+  const relation = line.amount;
+  const group = relation.kind === "part" ? document.groups.find(x => x.id === relation.group) : undefined;
+  const inputs: ExplainedInput[] = [
+    { label: `the ${document.base.name}`, value: printMass(document.base.massG as never), basis: "measured", source: "what lies on the table, typed here" },
+  ];
+  if (group) inputs.push({ label: group.name, value: relationInWords(group.total, document.base.name, document.groups), basis: "exact", source: "this formula" });
+  if (ingredient && ingredient.ediblePct < 100)
+    inputs.push({ label: "as purchased", value: `${printMass(amount.purchasedG)} at ${ingredient.ediblePct} % used`, basis: ingredient.edibleSource.mark === "measured" ? "measured" : BASIS_OF_MARK[ingredient.edibleSource.mark], source: ingredient.edibleSource.text });
+  return {
+    title: amount.name,
+    value: printMass(amount.massG),
+    rule: relationInWords(relation, document.base.name, document.groups),
+    symbols: relation.kind === "part" ? "m = total · parts / Σ parts" : relation.kind === "share-of-base" ? "m = base · share" : relation.kind === "per-litre" ? "m = g/l · litres finished" : "m as typed",
+    inputs: [...inputs, ...(line.typed ? [{ label: "typed as", value: line.typed, basis: "exact" as const, source: "converted once to grams" }] : [])],
+    sharpen: amount.certainty === "assumed" ? "This amount is assumed: weigh it once while cooking." : "Weigh it in on the Stove.",
+  };
+}
+
+function explainComputed(asked: Extract<Askable, { ask: "computed" }>, document: FormulaDocument, state: StateAfterStep, walked: Walk, kitchen: Kitchen): Explanation | null {
+  const computed = state.computed.find(c => c.what === asked.what);
+  if (!computed) return null;
+  const kind = kindOf(state.step);
+  const before = walked.states[asked.step - 1];
+  const solids = state.pot.solids.length || before?.pot.solids.length ? before : undefined;
+  return {
+    title: computed.what,
+    value: printMass(computed.massG),
+    rule: `Worked out by the step “${kind.label}”: ${kind.detail(state.step)}.`,
+    symbols: RULES[state.step.kind] ?? "",
+    inputs: [
+      ...(solids ? [{ label: "solids in it before", value: printKilograms(solids.pot.solids.reduce((m, p) => m + massOfPools(p.pools), 0) as never), basis: "exact" as const, source: OWN_BOOKS, then: { ask: "mass" as const, step: asked.step - 1 } }] : []),
+      ...(factsRead(document, kitchen)[asked.step] ?? []).map(id => explainFact(id, kitchen)),
+    ],
+    sharpen: "Weigh the pot before and after: the kitchen’s own figure then replaces the estimate.",
+  };
+}
+
+function explainFact(id: FactId, kitchen: Kitchen): ExplainedInput {
+  const fact = FACTS[id];
+  const own = kitchen.data.facts[id];
+  const plain = (x: number) => String(Math.round(x * 1000) / 1000);
+  return {
+    label: fact.label,
+    value: `${plain(own ?? fact.value)} ${fact.unit}`,
+    range: `${plain(fact.lo)}–${plain(fact.hi)}`,
+    basis: own === undefined ? BASIS_OF_MARK[fact.mark] : "measured",
+    source: own === undefined ? fact.source : "measured in this kitchen",
+  };
+}
+
+const RULES: Partial<Record<StateAfterStep["step"]["kind"], string>> = {
+  roast: "loss = share · raw mass; part of it is melted fat",
+  brown: "loss = share · what this step adds",
+  cover: "V = V(h heap + cover) − V solids − fond",
+  simmer: "ṁ = A · f · (0.089 + 0.078 v) · (p − p∞) / h fg",
+  reduce: "ṁ = (Q − Q loss) / h fg",
+  strain: "kept = solids + hold · solids",
+  degrease: "taken = share · floating fat · (1 + carry)",
+};
+
+function explainYield(walked: Walk): Explanation | null {
+  const last = walked.states.length - 1;
+  if (last < 0 || walked.finishedMl <= 0) return null;
+  return {
+    title: "What this formula gives",
+    value: `${printVolume(walked.finishedMl)}, ${printKilograms(walked.finishedG)}`,
+    rule: "The liquor in the pot after the last step, at 20 °C; floating fat does not count.",
+    symbols: "yield = Σ in − steam − strained − skimmed",
+    inputs: [
+      { label: "litres after the last step", value: printVolume(walked.finishedMl), basis: "estimate", source: "walked along the line", then: { ask: "litres", step: last } },
+      { label: "mass after the last step", value: printKilograms(walked.finishedG), basis: "estimate", source: "walked along the line", then: { ask: "mass", step: last } },
+    ],
+    sharpen: "Weigh or jug what comes out of the strainer: it is the largest unknown.",
+  };
+}

@@ -1,0 +1,114 @@
+import { type Grams, type Millilitres, g, ml } from "../quantity";
+import { type Result, checkNumber, ok, refuse } from "../result";
+import { liquorMass, volumeAt20 } from "../pot";
+import { kindOf } from "../formula";
+import type { RunState } from "./fold";
+
+/** Planned beside actual. `deviation` is (actual − planned)/planned; `null` where one side is missing. */
+export interface Compared {
+  readonly what: string;
+  readonly unit: "g" | "ml" | "min" | "°C" | "mm";
+  readonly planned: number | null;
+  readonly actual: number | null;
+  readonly deviation: number | null;
+}
+
+const compared = (what: string, unit: Compared["unit"], planned: number | null, actual: number | null): Compared => ({
+  what,
+  unit,
+  planned,
+  actual,
+  deviation: planned !== null && actual !== null && planned !== 0 ? (actual - planned) / planned : null,
+});
+
+export interface BatchStep {
+  readonly stepId: string;
+  readonly title: string;
+  readonly status: string;
+  readonly figures: readonly Compared[];
+  readonly notes: readonly { readonly text: string; readonly personId: string }[];
+}
+
+/** The record of a finished run: what was planned, what came out, step by step. */
+export interface BatchRecord {
+  readonly startedAt: number | null;
+  readonly finishedAt: number | null;
+  readonly steps: readonly BatchStep[];
+  readonly yieldMl: Compared;
+  readonly yieldG: Compared;
+  readonly minutes: Compared;
+  /** Litres got out of the strainer over litres in the pot before, 0–1; `null` without a jug reading. */
+  readonly strainYield: number | null;
+}
+
+/** Planned against actual for every step and for the whole. Only readings count as actual; nothing is filled in. */
+export function batchRecord(run: RunState): BatchRecord {
+  const planned = run.planned;
+  const steps = run.steps.map((progress, i): BatchStep => {
+    const { step, planned: plan, readings } = progress;
+    const took = progress.begunAt !== null && progress.doneAt !== null ? (progress.doneAt - progress.begunAt) / 60_000 : null;
+    const weighed = readings.filter(r => r.kind === "weighed" || r.kind === "dipped").at(-1);
+    const figures = [compared("time", "min", plan.durationS / 60, took)];
+    if (weighed) figures.push(compared(weighed.kind === "dipped" ? "in pot, by the stick" : "in pot, weighed", "g", plan.massG, weighed.massG ?? null));
+    for (const reading of readings) {
+      if (reading.kind === "added") {
+        const line = plan.lines.find(l => l.lineId === reading.lineId);
+        figures.push(compared(line?.name ?? "added", "g", line?.massG ?? null, reading.massG ?? null));
+      }
+      if (reading.kind === "probed" && reading.where === "oven") figures.push(compared("oven", "°C", step.kind === "roast" ? step.ovenC : null, reading.temperatureC ?? null));
+    }
+    const probe = readings.filter(r => r.kind === "probed" && r.where === "pot").at(-1);
+    if (probe) figures.push(compared("probe", "°C", plan.temperatureC, probe.temperatureC ?? null));
+    const jugs = readings.filter(r => r.kind === "jugged");
+    if (jugs.length) figures.push(compared("in the jug", "ml", plan.volumeMl, jugs.reduce((sum, j) => sum + (j.volumeMl ?? 0), 0)));
+    return {
+      stepId: step.id,
+      title: kindOf(step).title(step, plan.lines.map(l => l.name)),
+      status: run.steps[i]?.status ?? "waiting",
+      figures,
+      notes: readings.flatMap(r => (r.kind === "noted" && r.text ? [{ text: r.text, personId: r.personId }] : [])),
+    };
+  });
+  const measured = run.steps.some(s => s.readings.some(r => r.massG !== undefined || r.volumeMl !== undefined));
+  const total = run.startedAt !== null && run.finishedAt !== null ? (run.finishedAt - run.startedAt) / 60_000 : null;
+  return {
+    startedAt: run.startedAt,
+    finishedAt: run.finishedAt,
+    steps,
+    yieldMl: compared("yield", "ml", planned.finishedMl, measured ? volumeAt20(run.pot.liquor) : null),
+    yieldG: compared("yield", "g", planned.finishedG, measured ? liquorMass(run.pot) : null),
+    minutes: compared("whole run", "min", planned.totalS / 60, total),
+    strainYield: strainYieldOf(run),
+  };
+}
+
+function strainYieldOf(run: RunState): number | null {
+  const strained = run.steps.find(s => s.step.kind === "strain" && s.readings.some(r => r.kind === "jugged"));
+  if (!strained) return null;
+  const jugs = strained.readings.flatMap(r => (r.kind === "jugged" && r.volumeMl ? [ml(r.volumeMl)] : []));
+  const share = strainYield(volumeAt20(strained.from.liquor), jugs);
+  return share.ok ? share.value : null;
+}
+
+/**
+ * Share of the liquor got back from a straining, drip included.
+ * @errors NOT_FINITE · NEGATIVE · OUT_OF_RANGE
+ * Source: exact. @example 10.4 l in the pot; 9.6 + 0.35 l → 95.7 %
+ */
+export function strainYield(inPot: Millilitres, got: readonly Millilitres[]): Result<number> {
+  const problems = [...checkNumber(inPot, "inPotMl", "What was in the pot", { min: 1, unit: "ml" }), ...got.flatMap((v, i) => checkNumber(v, `gotMl.${i}`, "What came out"))];
+  return problems.length ? refuse(...problems) : ok(got.reduce((sum, v) => sum + v, 0) / inPot);
+}
+
+/**
+ * What left a bottle, from its weight before and after.
+ * @errors NOT_FINITE · NEGATIVE · TARE it weighs more afterwards
+ * Source: exact. @example 1240 → 1085 g: 155 g
+ */
+export function pouredFrom(before: Grams, after: Grams): Result<Grams> {
+  const problems = [...checkNumber(before, "fromG", "The weight before"), ...checkNumber(after, "toG", "The weight after")];
+  if (problems.length) return refuse(...problems);
+  if (after > before)
+    return refuse({ code: "TARE", field: "toG", value: after, allowed: before, message: `It weighs more after pouring (${Math.round(after)} g) than before (${Math.round(before)} g). Check the two readings.` });
+  return ok(g(before - after));
+}

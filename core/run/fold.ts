@@ -1,0 +1,225 @@
+import { type FormulaDocument, type Kitchen, type StateAfterStep, type Step, type Walk, applyStep, kindOf, walk } from "../formula";
+import { EMPTY_POT, type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../pot";
+import { type Grams, type Millilitres, degC, g, ml, mm } from "../quantity";
+import { InvariantError } from "../result";
+import { type Vessel, geometryOfVessel } from "../vessel";
+import { displacedIn } from "../formula/steps/shared";
+import { courseOf, interpolate } from "./course";
+import { type RunEvent, inOrder, timeOf } from "./events";
+
+export type StepStatus = "waiting" | "live" | "done" | "skipped";
+
+/** A reading as it stands in the pot: what was read, and the mass or temperature it means. */
+export interface Reading {
+  readonly eventId: string;
+  readonly at: number;
+  readonly personId: string;
+  readonly kind: "weighed" | "dipped" | "probed" | "jugged" | "noted" | "added";
+  /** Everything in the pot, where the reading tells it. */
+  readonly massG?: Grams;
+  readonly levelMm?: number;
+  readonly temperatureC?: number;
+  readonly where?: "pot" | "oven";
+  readonly volumeMl?: number;
+  readonly text?: string;
+  readonly lineId?: string;
+  /** What the plan said there, for comparison. */
+  readonly plannedG?: Grams;
+}
+
+export interface StepProgress {
+  readonly step: Step;
+  readonly status: StepStatus;
+  readonly begunAt: number | null;
+  readonly doneAt: number | null;
+  /** What the formula foresaw. */
+  readonly planned: StateAfterStep;
+  /** The pot when the step began, and where it stood. */
+  readonly from: PotState;
+  readonly fromVessel: Vessel | null;
+  /** What this pot is foreseen to become, from how it really stood at the start. */
+  readonly foreseen: StateAfterStep | null;
+  readonly readings: readonly Reading[];
+}
+
+export interface RunState {
+  readonly startedAt: number | null;
+  readonly finishedAt: number | null;
+  readonly burnerId: string | null;
+  readonly steps: readonly StepProgress[];
+  /** Index of the step at work; the count of steps when all are through. */
+  readonly current: number;
+  /** The pot as it stands now, corrected by what was weighed. */
+  readonly pot: PotState;
+  readonly vessel: Vessel | null;
+  readonly planned: Walk;
+  readonly lastEventAt: number | null;
+  /** Why a step could not be foreseen from the pot as it stands. */
+  readonly problems: readonly string[];
+}
+
+/** Events that still count: undone ones and the undoing itself drop out. An undone undo counts again. */
+export function standing(events: readonly RunEvent[]): RunEvent[] {
+  const ordered = inOrder(events);
+  const gone = new Set<string>();
+  for (const event of [...ordered].reverse())
+    if (event.payload.kind === "undone" && !gone.has(event.id)) gone.add(event.payload.eventId);
+  return ordered.filter(event => event.payload.kind !== "undone" && !gone.has(event.id));
+}
+
+/**
+ * The run as it stands: a run is its events.
+ *
+ * Readings correct the pot when a step ends: what was weighed or dipped last in the step is what the next step starts
+ * from. Events may arrive late or twice; the fold is the same.
+ *
+ * @param events   in any order
+ * @param document the version that is cooked, at the size of this batch
+ * @param kitchen  opened for the burner of the run
+ */
+export function fold(events: readonly RunEvent[], document: FormulaDocument, kitchen: Kitchen): RunState {
+  const counted = standing(events);
+  const planned = walk(document, kitchen, { trace: true });
+  const byStep = new Map<string, RunEvent[]>();
+  for (const event of counted)
+    if ("stepId" in event.payload) byStep.set(event.payload.stepId, [...(byStep.get(event.payload.stepId) ?? []), event]);
+
+  const problems: string[] = [];
+  let pot: PotState = EMPTY_POT;
+  let vessel: Vessel | null = null;
+  const steps = planned.states.map((plan, index): StepProgress => {
+    const own = byStep.get(plan.step.id) ?? [];
+    const find = (kind: RunEvent["payload"]["kind"]) => own.find(e => e.payload.kind === kind);
+    const begun = find("step-begun");
+    const done = find("step-done");
+    const skipped = find("skipped");
+    const status: StepStatus = skipped ? "skipped" : done ? "done" : begun ? "live" : "waiting";
+    const from = pot;
+    const fromVessel = vessel;
+    let foreseen: StateAfterStep | null = null;
+    if (!skipped) {
+      const result = applyStep(plan.step, { pot, vessel, lines: weighedLines(plan, own), kitchen, field: `steps.${index}`, trace: true });
+      if (result.ok) {
+        foreseen = { ...plan, ...result.value, massG: potMass(result.value.pot), temperatureC: result.value.pot.temperatureC };
+        ({ pot, vessel } = result.value);
+      } else problems.push(...result.problems.map(p => p.message));
+    }
+    const readings = readingsOf(own, pot, vessel, kitchen, foreseen);
+    const ended = done ?? skipped;
+    const progress: StepProgress = {
+      step: plan.step,
+      status,
+      begunAt: begun ? timeOf(begun) : null,
+      doneAt: ended ? timeOf(ended) : null,
+      planned: plan,
+      from,
+      fromVessel,
+      foreseen,
+      readings,
+    };
+    if (status === "done") pot = corrected(pot, progress);
+    return progress;
+  });
+
+  const firstOpen = steps.findIndex(step => step.status === "live" || step.status === "waiting");
+  const current = firstOpen < 0 ? steps.length : firstOpen;
+  const last = counted.at(-1);
+  const started = counted.find(e => e.payload.kind === "started");
+  const finished = counted.find(e => e.payload.kind === "finished");
+  const now = steps[current];
+  return {
+    startedAt: started ? timeOf(started) : null,
+    finishedAt: finished ? timeOf(finished) : null,
+    burnerId: started?.payload.kind === "started" ? started.payload.burnerId : null,
+    steps,
+    current,
+    pot: now ? now.from : pot,
+    vessel: now ? (now.foreseen?.vessel ?? now.fromVessel) : vessel,
+    planned,
+    lastEventAt: last ? timeOf(last) : null,
+    problems,
+  };
+}
+
+/** The lines of a step with what was really weighed in, where it was. */
+function weighedLines(plan: StateAfterStep, own: readonly RunEvent[]) {
+  const added = new Map(own.flatMap(e => (e.payload.kind === "added" ? [[e.payload.lineId, e.payload.massG] as const] : [])));
+  return plan.lines.map(line => {
+    const ingredient = plan.sources.get(line.lineId);
+    if (!ingredient) throw new InvariantError(`Line ${line.lineId} lost its ingredient.`);
+    return { lineId: line.lineId, ingredient, massG: g(added.get(line.lineId) ?? line.massG) };
+  });
+}
+
+/** Mass of a pot filled to a level with this liquor, as hot as it is. */
+export function massAtLevel(levelMm: number, pot: PotState, vessel: Vessel, kitchen: Kitchen): Grams {
+  const filled = geometryOfVessel(vessel).volumeAtLevel(mm(levelMm));
+  const liquor = Math.max(0, filled - displacedIn(pot, kitchen.facts));
+  const here = liquorMass(pot);
+  const density = here > 0 ? here / volumeMlOf(pot.liquor, pot.temperatureC) : 1;
+  return g(potMass(pot) - here + liquor * density);
+}
+
+function readingsOf(own: readonly RunEvent[], pot: PotState, vessel: Vessel | null, kitchen: Kitchen, foreseen: StateAfterStep | null): Reading[] {
+  return own.flatMap((event): Reading[] => {
+    const { payload } = event;
+    const common = { eventId: event.id, at: timeOf(event), personId: event.personId };
+    switch (payload.kind) {
+      case "weighed":
+        return [{ ...common, kind: "weighed", massG: g(payload.netG), plannedG: foreseen?.massG }];
+      case "dipped":
+        return [{ ...common, kind: "dipped", levelMm: payload.levelMm, ...(vessel && { massG: massAtLevel(payload.levelMm, pot, vessel, kitchen) }), plannedG: foreseen?.massG }];
+      case "probed":
+        return [{ ...common, kind: "probed", temperatureC: payload.temperatureC, where: payload.where }];
+      case "jugged":
+        return [{ ...common, kind: "jugged", volumeMl: payload.volumeMl }];
+      case "noted":
+        return [{ ...common, kind: "noted", text: payload.text }];
+      case "added":
+        return [{ ...common, kind: "added", massG: g(payload.massG), lineId: payload.lineId }];
+      default:
+        return [];
+    }
+  });
+}
+
+const STEAMING: ReadonlySet<Step["kind"]> = new Set(["simmer", "reduce", "steep", "roast", "brown"]);
+
+/** A reading this close above the foreseen end counts as the end itself. Common practice, no source. */
+const AT_THE_MARK = 1.1;
+
+/**
+ * Everything in the pot at the end of a step, by its last weighing or dip; `null` if no reading tells.
+ *
+ * On the way to a mark an early reading says nothing about the end: there the cook's "it is there" counts. In a step
+ * that ends by the clock, what the reading found too much or too little is still so at the end.
+ */
+function massAtEnd(progress: Pick<StepProgress, "step" | "from" | "begunAt" | "foreseen" | "readings">): Grams | null {
+  const { foreseen, begunAt } = progress;
+  const reading = progress.readings.filter(r => r.kind === "weighed" || r.kind === "dipped").at(-1);
+  if (reading?.massG === undefined) return null;
+  const course = foreseen && courseOf(progress.from, foreseen);
+  if (!foreseen || !course || begunAt === null) return reading.massG;
+  if (kindOf(progress.step).endsAtMark) return reading.massG <= foreseen.massG * AT_THE_MARK ? reading.massG : null;
+  return g(foreseen.massG + reading.massG - interpolate(course.seconds, course.mass, (reading.at - begunAt) / 1000));
+}
+
+/** The pot after a step, put right by what was weighed, dipped or poured into the jug, and by the last probe. */
+function corrected(pot: PotState, progress: Parameters<typeof massAtEnd>[0]): PotState {
+  let state = pot;
+  const jugged = progress.readings.filter(r => r.kind === "jugged");
+  const mass = massAtEnd(progress) ?? (jugged.length ? massOfJugs(jugged, state) : null);
+  if (mass !== null) {
+    const put = reconcile(state, mass, STEAMING.has(progress.step.kind) ? "vapour" : "poured");
+    if (put.ok) state = put.value;
+  }
+  const probe = progress.readings.filter(r => r.kind === "probed" && r.where === "pot").at(-1);
+  return probe?.temperatureC !== undefined ? { ...state, temperatureC: degC(Math.min(110, Math.max(0, probe.temperatureC))) } : state;
+}
+
+function massOfJugs(jugs: readonly Reading[], pot: PotState): Grams {
+  const volume: Millilitres = ml(jugs.reduce((sum, jug) => sum + (jug.volumeMl ?? 0), 0));
+  const here = liquorMass(pot);
+  const density = here > 0 ? here / volumeMlOf(pot.liquor, pot.temperatureC) : 1;
+  return g(potMass(pot) - here + volume * density);
+}
