@@ -17,8 +17,12 @@ export {
   gramsOf,
   labelOf,
   walk,
-  yieldInWords,
 } from "./walk";
 export { type BonesNeeded, baseForYield, bonesNeeded, factorByIngredient, massForCovers, withBase } from "./scale";
 export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
 export { type Askable, type ExplainedInput, type Explanation, explain } from "./explain";
+export { type Course, courseOf, interpolate, whenAt } from "./course";
+export { type ReadRelation, parseRelation, relationAsTyped } from "./parse-relation";
+export { TRACE_QUANTITIES, type TraceQuantity, type TracedPoint, traceOf } from "./trace";
+export { displacedIn } from "./steps/shared";
+export { addLine, insertStep, moveStep, removeLine, removeStep, updateGroupShare, updateLine, updateStep } from "./edit";

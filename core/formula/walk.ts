@@ -1,6 +1,6 @@
 import { type Allergen, type DietFlag, type Ingredient, asPurchased, joinAllergens } from "../larder";
 import { EMPTY_POT, type Pools, type PotState, liquorMass, massOfPools, potMass, volumeAt20 } from "../pot";
-import { type Celsius, type Grams, type Millilitres, type Millimetres, type Seconds, g, printNumber, s } from "../quantity";
+import { type Celsius, type Grams, type Millilitres, type Millimetres, type Seconds, g, s } from "../quantity";
 import { InvariantError, type Problem, type Result, type Warning, ok, refuse, valueOf } from "../result";
 import type { TracePoint } from "../reduction";
 import type { DipMark, Vessel } from "../vessel";
@@ -321,7 +321,3 @@ export function labelOf(walked: Walk): { allergens: readonly Allergen[]; known: 
   const { recorded, known, notEntered } = joinAllergens(walked.ingredients);
   return { allergens: recorded, known, notEntered, diet: [...new Set(walked.ingredients.flatMap(i => i.diet))] };
 }
-
-/** "9.3 l" or "—": the yield in words, for places without room for more. */
-export const yieldInWords = (walked: Walk): string =>
-  walked.finishedMl > 0 ? `${printNumber(walked.finishedMl / 1000, 1)} l` : "no yield yet";

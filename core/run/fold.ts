@@ -1,10 +1,9 @@
-import { type FormulaDocument, type Kitchen, type StateAfterStep, type Step, type Walk, applyStep, kindOf, walk } from "../formula";
+import { type FormulaDocument, type Kitchen, type StateAfterStep, type Step, type Walk, applyStep, courseOf, displacedIn, interpolate, kindOf, walk } from "../formula";
 import { EMPTY_POT, type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../pot";
 import { type Grams, type Millilitres, degC, g, ml, mm } from "../quantity";
 import { InvariantError } from "../result";
 import { type Vessel, geometryOfVessel } from "../vessel";
-import { displacedIn } from "../formula/steps/shared";
-import { courseOf, interpolate } from "./course";
+
 import { type RunEvent, inOrder, timeOf } from "./events";
 
 export type StepStatus = "waiting" | "live" | "done" | "skipped";

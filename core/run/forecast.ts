@@ -1,6 +1,6 @@
 import { kindOf } from "../formula";
 import { type Grams, g } from "../quantity";
-import { courseOf, interpolate, whenAt } from "./course";
+import { courseOf, interpolate, whenAt } from "../formula";
 import type { Reading, RunState, StepProgress } from "./fold";
 
 /** The step at work as it should stand at a moment. */

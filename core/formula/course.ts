@@ -1,4 +1,4 @@
-import type { StateAfterStep } from "../formula";
+import type { StateAfterStep } from "./walk";
 import { type PotState, liquorMass, potMass } from "../pot";
 
 type Foreseen = Pick<StateAfterStep, "course" | "massG">;

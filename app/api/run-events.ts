@@ -1,0 +1,46 @@
+import { z } from "zod";
+import { type BatchRecord, batchRecord, runEventSchema } from "~/core/run";
+import { appendEvents, closeRun, database, findRun } from "~/data";
+import type { Route } from "./+types/run-events";
+import { sectionContext } from "../context.server";
+import { kitchenOf } from "../kitchen.server";
+import { foldLive, loadLiveRun } from "../range/live-run.server";
+
+const bodySchema = z.object({ events: z.array(runEventSchema).max(500) });
+
+const problem = (status: number, code: string, detail: string, field = "events") =>
+  Response.json(
+    { type: "about:blank", title: detail, status, detail, problem: { code, message: detail, field }, problems: [{ code, message: detail, field }] },
+    { status, headers: { "Content-Type": "application/problem+json" } },
+  );
+
+/** Takes a batch of events from a device's queue. Sending the same batch again changes nothing. */
+export async function action({ context, params, request }: Route.ActionArgs): Promise<Response> {
+  const { kitchenId, people } = context.get(sectionContext);
+  if (request.method !== "POST") return problem(405, "MODE", "Readings are sent with POST.");
+  const { db } = database();
+  const run = await findRun(db, kitchenId, params.runId);
+  if (!run) return problem(404, "UNKNOWN_ID", "There is no such run in this kitchen.", "runId");
+  const body = bodySchema.safeParse(await request.json().catch(() => null));
+  if (!body.success) {
+    const issue = body.error.issues[0];
+    return problem(422, "OUT_OF_RANGE", `A reading cannot be kept: ${issue?.message ?? "it did not arrive whole."}`, issue?.path.join("."));
+  }
+  const stranger = body.data.events.find(event => !people.some(p => p.id === event.personId));
+  if (stranger) return problem(422, "UNKNOWN_ID", "A reading names somebody who does not work in this kitchen.", "personId");
+  const outcome = await appendEvents(db, { kitchenId, runId: run.id, events: body.data.events, now: new Date() });
+  if (!outcome.ok) return problem(409, "DUPLICATE", "A reading with this id is kept already, and it says something else.", outcome.conflicting);
+
+  // Only a finish, or its undoing, changes what the run's row and its batch say.
+  if (body.data.events.some(e => e.payload.kind === "finished" || e.payload.kind === "undone") || run.finishedAt) {
+    const kitchen = await kitchenOf(kitchenId);
+    const live = await loadLiveRun(run, kitchen);
+    if (live) {
+      const state = foldLive(live, kitchen);
+      const record: BatchRecord = batchRecord(state);
+      const finishedAt = state.finishedAt === null ? null : new Date(state.finishedAt);
+      await closeRun(db, { kitchenId, runId: run.id, formulaVersionId: run.formulaVersionId, baseG: run.baseG, finishedAt, record });
+    }
+  }
+  return Response.json({ ok: true, serverNow: Date.now() });
+}

@@ -1,0 +1,111 @@
+import { Form, useActionData, useNavigation } from "react-router";
+import { type Kitchen, type Walk, withBase } from "~/core/formula";
+import { g, printDuration, printNumber } from "~/core/quantity";
+import { BURNER_CLASSES, FLAT_TOPS } from "~/core/reduction";
+import { Ask } from "../ui/ask";
+import { Button } from "../ui/button";
+import { readMass } from "../ui/read";
+import { TypedField } from "../ui/typed-field";
+import { ScalePanel } from "./scale-panel";
+import type { CookReply } from "./save.server";
+import type { Formula, SaveState } from "./use-formula";
+
+const SAVE_WORDS: Record<SaveState, string> = {
+  saved: "saved",
+  waiting: "typing …",
+  saving: "saving …",
+  offline: "not saved yet: no connection; kept on this device",
+  refused: "not saved",
+  conflict: "not saved: somebody else saved meanwhile",
+};
+
+export interface BenchHeaderProps {
+  formula: Formula;
+  formulaId: string;
+  kitchen: Kitchen;
+  walked: Walk;
+  yieldBand: string;
+  timeBand: string;
+}
+
+export function BenchHeader({ formula, kitchen, walked, yieldBand, timeBand }: BenchHeaderProps) {
+  const { document, edit } = formula;
+  const good = formula.saveState === "saved";
+  const waiting = formula.saveState === "waiting" || formula.saveState === "saving";
+  return (
+    <section aria-label="Formula" className="flex flex-wrap items-end gap-x-7 gap-y-3 px-4 pt-5 pb-3 sm:px-6">
+      <div className="mr-auto min-w-52">
+        <h1 className="text-2xl leading-tight">{document.name}</h1>
+        <p className="text-sm text-faded">
+          {document.family} · {document.school} · version {formula.number},{" "}
+          <span role="status" className={good ? "text-sorrel" : waiting ? "" : "font-bold text-beet"}>
+            {good ? "✓ " : waiting ? "" : "✕ "}
+            {SAVE_WORDS[formula.saveState]}
+          </span>
+          {formula.refusal && <span className="text-beet">: {formula.refusal}</span>}
+        </p>
+      </div>
+      <TypedField
+        label={`from ${document.base.name}`}
+        shown={`${printNumber(document.base.massG / 1000, 2)} kg`}
+        read={readMass("The base", "kg")}
+        onRead={massG => edit(d => withBase(d, g(massG)), "base")}
+        inputClassName="w-30 border-x-0 border-t-0 !border-copper bg-transparent !rounded-none px-0 font-display text-xl font-semibold text-copper border-b-2"
+      />
+      <KeyFigure label="gives" band={yieldBand && `${yieldBand} l`}>
+        {walked.finishedMl > 0 && !walked.problems.length ? (
+          <Ask of={{ ask: "yield" }} label={`Yield ${printNumber(walked.finishedMl / 1000, 1)} litres`}>
+            {printNumber(walked.finishedMl / 1000, 1)} l
+          </Ask>
+        ) : (
+          "no yield yet"
+        )}
+      </KeyFigure>
+      <KeyFigure label="in" band={timeBand}>
+        {printDuration(walked.totalS)}
+      </KeyFigure>
+      <div className="flex gap-2">
+        <ScalePanel formula={formula} kitchen={kitchen} walked={walked} />
+        <CookButton kitchen={kitchen} ready={walked.problems.length === 0 && walked.states.length > 0 && good} />
+      </div>
+    </section>
+  );
+}
+
+function KeyFigure({ label, band, children }: { label: string; band: string; children: React.ReactNode }) {
+  return (
+    <div>
+      <p className="text-xs text-faded">{label}</p>
+      <p className="font-display text-xl font-semibold whitespace-nowrap">{children}</p>
+      <p className="h-5 text-xs whitespace-nowrap text-faded">{band}</p>
+    </div>
+  );
+}
+
+function CookButton({ kitchen, ready }: { kitchen: Kitchen; ready: boolean }) {
+  const refused = useActionData<CookReply>();
+  const busy = useNavigation().state !== "idle";
+  return (
+    <Form method="post" className="relative flex gap-2">
+      <label className="sr-only" htmlFor="cook-burner">
+        On which burner
+      </label>
+      <select id="cook-burner" name="burner" defaultValue={kitchen.data.defaultBurnerId} className="max-w-36 rounded-lg border border-rule bg-enamel px-2 py-2 text-sm">
+        {kitchen.data.burners.map(burner => (
+          <option key={burner.id} value={burner.id}>
+            {burner.name}
+            {burner.kind in FLAT_TOPS ? "" : `, ${BURNER_CLASSES[burner.kind as keyof typeof BURNER_CLASSES].label}`}
+          </option>
+        ))}
+      </select>
+      <Button look="act" type="submit" disabled={!ready || busy}>
+        Cook this
+      </Button>
+      {refused && "problem" in refused && (
+        <p role="alert" className="absolute top-full right-0 mt-1 w-72 rounded-md bg-beet-wash p-2 text-sm text-beet">
+          ✕ {refused.problem}
+        </p>
+      )}
+    </Form>
+  );
+}

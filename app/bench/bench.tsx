@@ -1,0 +1,179 @@
+import { useCallback, useMemo, useState } from "react";
+import { data, redirect, useNavigate } from "react-router";
+import { ulid } from "ulid";
+import { type Askable, type Kitchen, STEP_KINDS, type StepKindName, type TraceQuantity, explain, insertStep, moveStep, openKitchen, removeStep, traceOf, walk } from "~/core/formula";
+import { printDuration, s } from "~/core/quantity";
+import { database, findFormula } from "~/data";
+import type { Route } from "./+types/bench";
+import { kitchenOf } from "../kitchen.server";
+import { requirePerson } from "../people/person.server";
+import { bandText, durationBandText } from "../text/format";
+import { AskProvider } from "../ui/ask";
+import { type ScreenCommand, useCommands } from "../ui/commands";
+import { TraceChart } from "../ui/trace-chart";
+import { useIntervals } from "../workers/use-intervals";
+import { BenchHeader } from "./bench-header";
+import { ConflictNotice } from "./conflict-notice";
+import { FACES, type Face } from "./faces";
+import { PotPanel } from "./pot-panel";
+import { cook, saveEdit } from "./save.server";
+import { StepLine } from "./step-line";
+import { type Formula, useFormula } from "./use-formula";
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+  const { kitchenId } = requirePerson(context, request);
+  const [kitchen, stored] = await Promise.all([kitchenOf(kitchenId), findFormula(database().db, kitchenId, params.formulaId)]);
+  if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
+  return { kitchen, stored };
+}
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+  const section = requirePerson(context, request);
+  if (request.headers.get("Content-Type")?.includes("json")) {
+    const { reply, status } = await saveEdit(section, params.formulaId, await request.json());
+    return data(reply, { status });
+  }
+  const form = await request.formData();
+  const reply = await cook(section, params.formulaId, form.get("burner") as string | null);
+  return "runId" in reply ? redirect(`/stove/${reply.runId}`) : data(reply, { status: 422 });
+}
+
+/** Saving speaks for itself on this page; the kitchen need not be read again for it. */
+export const shouldRevalidate = ({ formEncType, defaultShouldRevalidate }: { formEncType?: string; defaultShouldRevalidate: boolean }) =>
+  formEncType === "application/json" ? false : defaultShouldRevalidate;
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${(loaderData as { stored: { document: { name: string } } } | undefined)?.stored.document.name ?? "Bench"} · Hondaro` }];
+
+export default function BenchPage({ loaderData }: Route.ComponentProps) {
+  // Another formula is another bench: its history and its draft begin anew.
+  return <Bench key={loaderData.stored.id} {...loaderData} />;
+}
+
+const QUANTITY = {
+  mass: { label: "mass in the pot", unit: "kg", divide: 1000, decimals: 2 },
+  litres: { label: "litres", unit: "l", divide: 1, decimals: 2 },
+  temperature: { label: "temperature", unit: "°C", divide: 1, decimals: 0 },
+} as const;
+
+function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderData"]) {
+  const formula = useFormula(stored.id, stored);
+  const { document } = formula;
+  const kitchen = useMemo<Kitchen>(
+    () => openKitchen({ ...kitchenData, formulas: { ...kitchenData.formulas, [stored.id]: document } }),
+    [kitchenData, document, stored.id],
+  );
+  const walked = useMemo(() => walk(document, kitchen, { trace: true }), [document, kitchen]);
+  const { intervals, fresh } = useIntervals(document, kitchenData);
+  const [selected, setSelected] = useState<string | null>(null);
+  const [face, setFace] = useState<Face>("grams");
+  const [quantity, setQuantity] = useState<TraceQuantity>("mass");
+  const last = intervals[walked.states.length - 1];
+  useBenchCommands(formula, selected, setSelected, setFace);
+
+  const explained = useCallback((asked: Askable) => explain(asked, document, walked, kitchen), [document, walked, kitchen]);
+  const intervalOf = useCallback(
+    (asked: Askable): string => {
+      if (asked.ask === "yield") return withUnit(bandText(last?.volumeMl, 1000, 1), "l");
+      const step = intervals[asked.step];
+      if (asked.ask === "mass") return withUnit(bandText(step?.massG, 1000, 2), "kg");
+      if (asked.ask === "litres") return withUnit(bandText(step?.volumeMl, 1000, 1), "l");
+      if (asked.ask === "mark") return withUnit(bandText(step?.markMm, 1, 0), "mm");
+      return "";
+    },
+    [intervals, last],
+  );
+  const shown = QUANTITY[quantity];
+  const trace = useMemo(() => traceOf(walked, quantity), [walked, quantity]);
+  const band = walked.states.flatMap((state, i) => {
+    const of = intervals[i];
+    const estimate = of && { mass: of.massG, litres: of.volumeMl, temperature: of.temperatureC }[quantity];
+    if (!estimate) return [];
+    const k = quantity === "litres" ? 1000 : 1;
+    return [{ atS: state.clockS, lo: estimate.lo / k, hi: estimate.hi === null ? null : estimate.hi / k }];
+  });
+
+  return (
+    <AskProvider explain={explained} intervalOf={intervalOf}>
+      <main className="grid lg:grid-cols-[minmax(0,1fr)_20.5rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
+        <div className="min-w-0">
+          <BenchHeader
+            formula={formula}
+            kitchen={kitchen}
+            walked={walked}
+            yieldBand={fresh ? bandText(last?.volumeMl, 1000, 1) : ""}
+            timeBand={fresh ? durationBandText(last?.clockS) : ""}
+            formulaId={stored.id}
+          />
+          {formula.theirs && <ConflictNotice mine={document} theirs={formula.theirs} onTake={formula.takeTheirs} onKeep={formula.keepMine} />}
+          <StepLine
+            formula={formula}
+            walked={walked}
+            intervals={fresh ? intervals : []}
+            kitchen={kitchen}
+            face={face}
+            onFace={() => setFace(nextFace)}
+            selected={selected}
+            onSelect={setSelected}
+          />
+          <section aria-label="Trace" className="px-4 pt-4 pb-8 sm:px-6">
+            <div role="group" aria-label="Quantity of the trace" className="flex gap-4 text-sm">
+              {(Object.keys(QUANTITY) as TraceQuantity[]).map(name => (
+                <button key={name} type="button" aria-pressed={quantity === name} onClick={() => setQuantity(name)} className={quantity === name ? "font-bold" : "text-faded hover:text-copper"}>
+                  {QUANTITY[name].label}
+                </button>
+              ))}
+            </div>
+            <TraceChart
+              planned={trace}
+              band={fresh ? band : []}
+              unit={shown.unit}
+              divide={shown.divide}
+              decimals={shown.decimals}
+              label={shown.label}
+              height={150}
+              summary={`along the line over ${printDuration(s(walked.totalS))}`}
+            />
+          </section>
+        </div>
+        <PotPanel walked={walked} selected={selected} kitchen={kitchen} intervals={fresh ? intervals : []} document={document} />
+      </main>
+    </AskProvider>
+  );
+}
+
+const withUnit = (text: string, unit: string) => (text ? `${text} ${unit}` : "");
+const nextFace = (face: Face): Face => FACES[(FACES.indexOf(face) + 1) % FACES.length] ?? "grams";
+
+function useBenchCommands(formula: Formula, selected: string | null, select: (id: string | null) => void, setFace: (change: (face: Face) => Face) => void) {
+  const { edit, undo, redo } = formula;
+  const navigate = useNavigate();
+  const commands = useMemo<ScreenCommand[]>(
+    () => [
+      { id: "face", label: "grams, ratio to base, per finished litre", group: "This formula", keys: "u", shown: "u", run: () => setFace(nextFace) },
+      { id: "undo", label: "undo", group: "This formula", keys: "$mod+z", shown: "Ctrl Z", run: undo },
+      { id: "redo", label: "redo", group: "This formula", keys: "$mod+Shift+z", shown: "Ctrl Shift Z", run: redo },
+      ...(selected
+        ? [
+            { id: "up", label: "move the open step up", group: "This formula", keys: "Alt+ArrowUp", shown: "Alt ↑", run: () => edit(d => moveStep(d, selected, -1)) },
+            { id: "down", label: "move the open step down", group: "This formula", keys: "Alt+ArrowDown", shown: "Alt ↓", run: () => edit(d => moveStep(d, selected, 1)) },
+            { id: "remove", label: "remove the open step", group: "This formula", run: () => edit(d => removeStep(d, selected)) },
+          ]
+        : []),
+      { id: "arrows", label: "along the line", group: "This formula", shown: "↑ ↓" },
+      { id: "open", label: "open or close the step", group: "This formula", shown: "Enter" },
+      ...(Object.keys(STEP_KINDS) as StepKindName[]).map(kind => ({
+        id: `add-${kind}`,
+        label: `Add a step: ${STEP_KINDS[kind].label.toLowerCase()}`,
+        group: "Add a step",
+        run: () => {
+          const id = ulid();
+          edit(d => insertStep(d, kind, id, selected ?? undefined));
+          select(id);
+        },
+      })),
+      { id: "book", label: "Cards in the Book", group: "This formula", run: () => void navigate("/book") },
+    ],
+    [edit, navigate, redo, select, selected, setFace, undo],
+  );
+  useCommands(commands);
+}

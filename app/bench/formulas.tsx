@@ -1,0 +1,54 @@
+import { Link } from "react-router";
+import { printKilograms, g } from "~/core/quantity";
+import { database, listFormulas } from "~/data";
+import type { Route } from "./+types/formulas";
+import { kitchenOf } from "../kitchen.server";
+import { requirePerson } from "../people/person.server";
+import { dayOf } from "../text/format";
+
+export async function loader({ context, request }: Route.LoaderArgs) {
+  const { kitchenId } = requirePerson(context, request);
+  const [kitchen, formulas] = await Promise.all([kitchenOf(kitchenId), listFormulas(database().db, kitchenId)]);
+  return {
+    timeZone: kitchen.timeZone,
+    formulas: formulas.map(f => ({
+      id: f.id,
+      name: f.document.name,
+      school: f.document.school,
+      family: f.document.family,
+      number: f.number,
+      base: `${printKilograms(g(f.document.base.massG))} ${f.document.base.name}`,
+      editedBy: f.editedBy,
+      editedAt: f.editedAt,
+    })),
+  };
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Bench · Hondaro" }];
+
+export default function Formulas({ loaderData }: Route.ComponentProps) {
+  return (
+    <main className="mx-auto max-w-5xl px-4 py-8 sm:px-6">
+      <h1 className="text-3xl">Bench</h1>
+      <p className="mt-1 text-faded">Choose what to work out.</p>
+      {loaderData.formulas.length === 0 && <p className="mt-8">There is no formula in this kitchen yet.</p>}
+      <ul className="mt-6 divide-y divide-rule border-y border-rule">
+        {loaderData.formulas.map(formula => (
+          <li key={formula.id}>
+            <Link to={`/bench/${formula.id}`} className="group grid gap-x-6 gap-y-1 py-4 sm:grid-cols-[1fr_auto]">
+              <span>
+                <span className="font-display text-xl font-semibold group-hover:text-copper">{formula.name}</span>
+                <span className="block text-sm text-faded">
+                  {formula.family} · {formula.school} · version {formula.number}, {formula.editedBy}, {dayOf(formula.editedAt, loaderData.timeZone)}
+                </span>
+              </span>
+              <span className="self-center sm:text-right">
+                <span className="text-faded">from</span> <span className="font-semibold">{formula.base}</span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </main>
+  );
+}

@@ -1,0 +1,125 @@
+import { Plus, X } from "lucide-react";
+import { useId } from "react";
+import { ulid } from "ulid";
+import { type Certainty, type Kitchen, type Line, type StateAfterStep, type Step, addLine, parseRelation, relationAsTyped, relationInWords, removeLine, updateGroupShare, updateLine } from "~/core/formula";
+import { densityOf } from "~/core/larder";
+import { printMass, printUsMeasure, printVolume, volumeOf } from "~/core/quantity";
+import { Button } from "../ui/button";
+import { readWithin } from "../ui/read";
+import { TypedField } from "../ui/typed-field";
+import type { Formula } from "./use-formula";
+
+/** What a group shares out, where the step has one. */
+export function GroupEditor({ step, formula }: { step: Step; formula: Formula }) {
+  const { document } = formula;
+  const used = new Set(step.lines.flatMap(line => (line.amount.kind === "part" ? [line.amount.group] : [])));
+  return document.groups
+    .filter(group => used.has(group.id) && group.total.kind === "share-of-base")
+    .map(group => (
+      <TypedField
+        key={group.id}
+        label={`${group.name}, all together, of the ${document.base.name}`}
+        shown={group.total.kind === "share-of-base" ? `${group.total.pct} %` : ""}
+        read={readWithin("The share", "%", 0, 1000)}
+        onRead={pct => formula.edit(d => updateGroupShare(d, group.id, pct), `group-${group.id}`)}
+        inputClassName="w-20"
+      />
+    ));
+}
+
+/** The lines of a step: what, how much, how sure. */
+export function LinesEditor({ step, formula, kitchen, state }: { step: Step; formula: Formula; kitchen: Kitchen; state: StateAfterStep | undefined }) {
+  return (
+    <div>
+      <ul className="space-y-2">
+        {step.lines.map(line => (
+          <LineRow key={line.id} line={line} step={step} formula={formula} kitchen={kitchen} state={state} />
+        ))}
+      </ul>
+      <Button
+        look="quiet"
+        className="mt-1"
+        onClick={() => {
+          const first = kitchen.data.ingredients[0];
+          if (first) formula.edit(d => addLine(d, step.id, { id: ulid(), of: { larder: first.id }, amount: { kind: "share-of-base", pct: 1 }, certainty: "assumed" }));
+        }}
+      >
+        <Plus aria-hidden="true" className="size-4" /> Add an ingredient
+      </Button>
+    </div>
+  );
+}
+
+const CERTAINTY_WORDS: Record<Certainty, string> = { stated: "stated", measured: "measured", assumed: "assumed" };
+
+function LineRow({ line, step, formula, kitchen, state }: { line: Line; step: Step; formula: Formula; kitchen: Kitchen; state: StateAfterStep | undefined }) {
+  const id = useId();
+  const { document } = formula;
+  const ingredient = state?.sources.get(line.id) ?? ("larder" in line.of ? kitchen.ingredientById.get(line.of.larder) : undefined);
+  const amount = state?.lines.find(l => l.lineId === line.id);
+  const density = ingredient && densityOf(ingredient);
+  const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
+  const volume = amount && density ? volumeOf(amount.massG, density) : null;
+  return (
+    <li className="flex flex-wrap items-start gap-x-3 gap-y-1">
+      <div>
+        <label htmlFor={id} className="sr-only">
+          Ingredient
+        </label>
+        <select
+          id={id}
+          value={"larder" in line.of ? `larder:${line.of.larder}` : `formula:${line.of.formula}`}
+          onChange={event => {
+            const [kind = "", key = ""] = event.currentTarget.value.split(":");
+            formula.edit(d => updateLine(d, line.id, { of: kind === "formula" ? { formula: key } : { larder: key } }));
+          }}
+          className="w-52 rounded-md border border-rule bg-enamel px-2 py-1.5"
+        >
+          <optgroup label="Larder">
+            {kitchen.data.ingredients.map(i => (
+              <option key={i.id} value={`larder:${i.id}`}>
+                {i.name}
+              </option>
+            ))}
+          </optgroup>
+          <optgroup label="Made here">
+            {Object.entries(kitchen.data.formulas).map(([key, made]) => (
+              <option key={key} value={`formula:${key}`}>
+                {made.name}
+              </option>
+            ))}
+          </optgroup>
+        </select>
+      </div>
+      <TypedField
+        hideLabel
+        label={`Amount of ${ingredient?.name ?? "this ingredient"}`}
+        shown={relationAsTyped(line.amount)}
+        read={text => parseRelation(text, { document, inGroup, density, ingredient: ingredient?.name ?? "this", field: line.id })}
+        onRead={({ relation, typed }) => formula.edit(d => updateLine(d, line.id, { amount: relation, typed, certainty: "stated" }), line.id)}
+        hint={
+          <>
+            {relationInWords(line.amount, document.base.name, document.groups)}
+            {line.typed && `, typed as ${line.typed}`}
+            {volume !== null && ` · ${printVolume(volume)}, ${printUsMeasure(volume)}`}
+          </>
+        }
+        inputClassName="w-28"
+      />
+      <label className="pt-1 text-sm text-faded">
+        <span className="sr-only">How sure</span>
+        <select value={line.certainty} onChange={event => formula.edit(d => updateLine(d, line.id, { certainty: event.currentTarget.value as Certainty }))} className="rounded-md border border-rule bg-enamel px-1.5 py-0.5">
+          {Object.entries(CERTAINTY_WORDS).map(([key, words]) => (
+            <option key={key} value={key}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      <span className="pt-1 text-sm font-semibold">{amount && printMass(amount.massG)}</span>
+      <button type="button" className="mt-0.5 ml-auto rounded-md p-1.5 text-faded hover:text-beet" aria-label={`Remove ${ingredient?.name ?? "this ingredient"}`} onClick={() => formula.edit(d => removeLine(d, line.id))}>
+        <X aria-hidden="true" className="size-4" />
+      </button>
+    </li>
+  );
+}

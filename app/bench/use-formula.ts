@@ -1,0 +1,177 @@
+import { useCallback, useEffect, useReducer, useRef, useState } from "react";
+import { useFetcher } from "react-router";
+import { type FormulaDocument, readFormula } from "~/core/formula";
+import type { SaveReply } from "./save.server";
+
+/** Typing pauses this long before the formula is saved, ms. */
+const PAUSE_MS = 700;
+const TRY_AGAIN_MS = 4000;
+const MOST_UNDO = 200;
+
+interface History {
+  readonly past: readonly FormulaDocument[];
+  readonly present: FormulaDocument;
+  readonly future: readonly FormulaDocument[];
+  /** Name of the last edit: typing on in the same field makes one undo, not one per key. */
+  readonly tag: string;
+}
+
+type Edit =
+  | { readonly type: "edit"; readonly tag: string; readonly change: (document: FormulaDocument) => FormulaDocument }
+  | { readonly type: "undo" }
+  | { readonly type: "redo" }
+  | { readonly type: "replace"; readonly document: FormulaDocument };
+
+function step(history: History, edit: Edit): History {
+  switch (edit.type) {
+    case "edit": {
+      const next = edit.change(history.present);
+      if (next === history.present) return history;
+      const past = edit.tag && edit.tag === history.tag ? history.past : [...history.past, history.present].slice(-MOST_UNDO);
+      return { past, present: next, future: [], tag: edit.tag };
+    }
+    case "undo": {
+      const before = history.past.at(-1);
+      if (!before) return history;
+      return { past: history.past.slice(0, -1), present: before, future: [history.present, ...history.future], tag: "" };
+    }
+    case "redo": {
+      const [next, ...future] = history.future;
+      if (!next) return history;
+      return { past: [...history.past, history.present], present: next, future, tag: "" };
+    }
+    case "replace":
+      return { past: [...history.past, history.present], present: edit.document, future: [], tag: "" };
+  }
+}
+
+export type SaveState = "saved" | "waiting" | "saving" | "offline" | "refused" | "conflict";
+
+export interface StoredHead {
+  readonly rowVersion: number;
+  readonly number: number;
+  readonly document: FormulaDocument;
+  readonly editedBy: string;
+}
+
+export interface Formula {
+  readonly document: FormulaDocument;
+  readonly number: number;
+  readonly rowVersion: number;
+  readonly saveState: SaveState;
+  readonly savedAt: number | null;
+  readonly refusal: string | null;
+  /** What somebody else saved meanwhile. */
+  readonly theirs: StoredHead | null;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  /** `tag` joins edits of one field into one undo. */
+  readonly edit: (change: (document: FormulaDocument) => FormulaDocument, tag?: string) => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly takeTheirs: () => void;
+  readonly keepMine: () => void;
+}
+
+const draftKey = (id: string) => `hondaro-draft-${id}`;
+
+/** An edit that never reached the server, kept on this device, if it still builds on what the server holds. */
+function unsavedDraft(id: string, stored: StoredHead): FormulaDocument | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(draftKey(id)) ?? "null") as { rowVersion: number; document: unknown } | null;
+    if (kept?.rowVersion !== stored.rowVersion) return null;
+    const read = readFormula(kept.document);
+    return read.ok ? read.value : null;
+  } catch {
+    return null;
+  }
+}
+
+/** The formula on the Bench: edits, undo, saving by itself, and what to do when two cooks save at once. */
+export function useFormula(id: string, stored: StoredHead): Formula {
+  const [history, dispatch] = useReducer(step, { past: [], present: stored.document, future: [], tag: "" });
+  const [head, setHead] = useState({ rowVersion: stored.rowVersion, number: stored.number, document: stored.document });
+  const [theirs, setTheirs] = useState<StoredHead | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const [offline, setOffline] = useState(false);
+  const [savedAt, setSavedAt] = useState<number | null>(null);
+  const [attempt, setAttempt] = useState(0);
+  const fetcher = useFetcher<SaveReply>();
+  const sent = useRef<FormulaDocument | null>(null);
+  const changed = history.present !== head.document;
+
+  // Once, after the page has come to life: what an earlier visit could not save.
+  useEffect(() => {
+    const kept = unsavedDraft(id, stored);
+    if (kept) dispatch({ type: "replace", document: kept });
+    // Only on the first look; later drafts are this page's own.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [id]);
+
+  useEffect(() => {
+    if (changed) localStorage.setItem(draftKey(id), JSON.stringify({ rowVersion: head.rowVersion, document: history.present }));
+    else localStorage.removeItem(draftKey(id));
+  }, [changed, head.rowVersion, history.present, id]);
+
+  const { submit, state } = fetcher;
+  useEffect(() => {
+    if (!changed || theirs || state !== "idle") return;
+    if (sent.current === history.present && refusal) return;
+    const timer = setTimeout(
+      () => {
+        sent.current = history.present;
+        void submit(JSON.stringify({ intent: "save", rowVersion: head.rowVersion, document: history.present }), {
+          method: "post",
+          encType: "application/json",
+        }).catch(() => setOffline(true));
+      },
+      offline ? TRY_AGAIN_MS : PAUSE_MS,
+    );
+    return () => clearTimeout(timer);
+  }, [attempt, changed, head.rowVersion, history.present, offline, refusal, state, submit, theirs]);
+
+  const reply = fetcher.data;
+  useEffect(() => {
+    if (!reply || !sent.current) return;
+    setOffline(reply.kind === "unreachable");
+    setRefusal(reply.kind === "refused" ? reply.message : null);
+    if (reply.kind === "saved") {
+      setHead({ rowVersion: reply.rowVersion, number: reply.number, document: sent.current });
+      setSavedAt(Date.now());
+    } else if (reply.kind === "conflict") setTheirs(reply.theirs);
+    else setAttempt(n => n + 1);
+  }, [reply]);
+
+  const edit = useCallback((change: (document: FormulaDocument) => FormulaDocument, tag = "") => dispatch({ type: "edit", change, tag }), []);
+  const undo = useCallback(() => dispatch({ type: "undo" }), []);
+  const redo = useCallback(() => dispatch({ type: "redo" }), []);
+  const takeTheirs = useCallback(() => {
+    if (!theirs) return;
+    setHead({ rowVersion: theirs.rowVersion, number: theirs.number, document: theirs.document });
+    dispatch({ type: "replace", document: theirs.document });
+    setTheirs(null);
+  }, [theirs]);
+  const keepMine = useCallback(() => {
+    if (!theirs) return;
+    setHead({ rowVersion: theirs.rowVersion, number: theirs.number, document: theirs.document });
+    setTheirs(null);
+  }, [theirs]);
+
+  const saveState: SaveState = theirs ? "conflict" : refusal ? "refused" : offline ? "offline" : !changed ? "saved" : state === "idle" ? "waiting" : "saving";
+  return {
+    document: history.present,
+    number: head.number,
+    rowVersion: head.rowVersion,
+    saveState,
+    savedAt,
+    refusal,
+    theirs,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    edit,
+    undo,
+    redo,
+    takeTheirs,
+    keepMine,
+  };
+}

@@ -1,0 +1,125 @@
+import { useMemo } from "react";
+import { Link, NavLink, Outlet, useLocation, useNavigate } from "react-router";
+import { openKitchen } from "~/core/formula";
+import { printNumber } from "~/core/quantity";
+import { database, listFormulas } from "~/data";
+import type { Route } from "./+types/frame";
+import { kitchenOf } from "./kitchen.server";
+import { requirePerson } from "./people/person.server";
+import { foldLive, loadLiveRuns } from "./range/live-run.server";
+import { forecastOf } from "~/core/run";
+import { kindOf } from "~/core/formula";
+import { momentOf } from "./text/format";
+import { CommandProvider, Key, type ScreenCommand, useCommands, usePalette } from "./ui/commands";
+import { Wordmark } from "./ui/wordmark";
+
+export async function loader({ context, request }: Route.LoaderArgs) {
+  const { kitchenId, person } = requirePerson(context, request);
+  const [kitchen, formulas] = await Promise.all([kitchenOf(kitchenId), listFormulas(database().db, kitchenId)]);
+  const now = Date.now();
+  const onFire = (await loadLiveRuns(kitchen)).map(live => {
+    const state = foldLive(live, kitchen);
+    const step = state.steps[state.current];
+    const forecast = forecastOf(state, now, i => live.bands[i] ?? { lo: 1, hi: null });
+    const words = forecast
+      ? `${momentOf(forecast.endsAt, now, kitchen.timeZone)} (${momentOf(forecast.earliest, now, kitchen.timeZone)}–${forecast.latest === null ? "open" : momentOf(forecast.latest, now, kitchen.timeZone)})`
+      : "waits for a cook";
+    return {
+      id: live.run.id,
+      name: live.document.name,
+      step: step ? kindOf(step.step).label : "done",
+      words,
+      progress: forecast?.progress ?? 0,
+    };
+  });
+  return {
+    person,
+    kitchen: { name: kitchen.name, altitudeM: kitchen.altitudeM, boilsC: openKitchen(kitchen).boilsC as number, demo: kitchen.demo },
+    formulas: formulas.map(f => ({ id: f.id, name: f.document.name })),
+    onFire,
+  };
+}
+
+const SECTIONS = [
+  { to: "/", label: "Range" },
+  { to: "/bench", label: "Bench" },
+  { to: "/book", label: "Book" },
+];
+
+export default function Frame({ loaderData }: Route.ComponentProps) {
+  return (
+    <CommandProvider>
+      <GoTo formulas={loaderData.formulas} />
+      <Header {...loaderData} />
+      <FireStrip onFire={loaderData.onFire} />
+      <Outlet />
+    </CommandProvider>
+  );
+}
+
+function GoTo({ formulas }: { formulas: readonly { id: string; name: string }[] }) {
+  const navigate = useNavigate();
+  const commands = useMemo<ScreenCommand[]>(
+    () => [
+      ...SECTIONS.map(section => ({ id: section.to, label: section.label, group: "Go to", run: () => void navigate(section.to) })),
+      { id: "who", label: "Somebody else is cooking", group: "Go to", run: () => void navigate("/who") },
+      ...formulas.map(formula => ({ id: formula.id, label: formula.name, group: "Formulas", run: () => void navigate(`/bench/${formula.id}`) })),
+    ],
+    [formulas, navigate],
+  );
+  useCommands(commands);
+  return null;
+}
+
+function Header({ person, kitchen }: Pick<Route.ComponentProps["loaderData"], "person" | "kitchen">) {
+  const openPalette = usePalette();
+  const { pathname, search } = useLocation();
+  return (
+    <header className="no-print flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-2 sm:px-6">
+      <Link to="/" aria-label="Hondaro, to the Range">
+        <Wordmark small />
+      </Link>
+      <nav aria-label="Sections" className="flex gap-1 sm:gap-2">
+        {SECTIONS.map(section => (
+          <NavLink key={section.to} to={section.to} end={section.to === "/"} className={({ isActive }) => `rounded-md px-2 py-1 ${isActive ? "font-bold text-ink underline decoration-copper decoration-2 underline-offset-8" : "text-faded hover:text-copper"}`}>
+            {section.label}
+          </NavLink>
+        ))}
+      </nav>
+      <div className="ml-auto flex items-center gap-3 text-sm text-faded">
+        <span className="hidden lg:inline">
+          {kitchen.name}
+          {kitchen.demo && " (demo)"} · {printNumber(kitchen.altitudeM)} m · water boils {printNumber(kitchen.boilsC, 1)} °C
+        </span>
+        <button type="button" onClick={openPalette} aria-label="Go to, or do anything by name" className="hidden rounded-md hover:text-copper sm:inline">
+          <Key>Ctrl K</Key>
+        </button>
+        <Link to={`/who?to=${encodeURIComponent(pathname + search)}`} className="font-bold text-ink hover:text-copper" title="Somebody else is cooking">
+          {person.name.split(" ")[0]}
+        </Link>
+      </div>
+    </header>
+  );
+}
+
+/** What is on the fire, on every screen but the Range itself. */
+function FireStrip({ onFire }: Pick<Route.ComponentProps["loaderData"], "onFire">) {
+  const { pathname } = useLocation();
+  if (!onFire.length || pathname === "/") return null;
+  return (
+    <nav aria-label="On the fire" className="no-print flex gap-x-6 gap-y-1 overflow-x-auto border-b border-rule bg-linen px-4 py-1.5 text-sm sm:px-6">
+      {onFire.map(pot => (
+        <Link key={pot.id} to={`/stove/${pot.id}`} className="flex items-center gap-2 whitespace-nowrap hover:text-copper">
+          <svg aria-hidden="true" viewBox="0 0 20 20" className="size-5">
+            <path d="M3 3v11a3 3 0 0 0 3 3h8a3 3 0 0 0 3-3V3" fill="none" stroke="currentColor" strokeWidth="2" strokeLinecap="round" />
+            <rect x="5" y={6 + 6 * pot.progress} width="10" height={9 - 6 * pot.progress} fill="#b8803e" />
+          </svg>
+          <span className="font-semibold">{pot.name}</span>
+          <span className="text-faded">
+            {pot.step.toLowerCase()}, {pot.words}
+          </span>
+        </Link>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,116 @@
+import { Link } from "react-router";
+import type { Burner } from "~/core/reduction";
+import { profileMm } from "~/core/vessel";
+import { minutesLeft, momentOf } from "../text/format";
+import { liquidColour } from "../ui/liquid";
+import type { PotNow } from "./pot-now";
+
+/** The hob's edge around its burners, mm. */
+const EDGE_MM = 40;
+/** Drawn size of a pot that is in the oven or in no vessel yet. */
+const NO_VESSEL_MM = 260;
+/** Where the start line dries, and where a step that ends by the clock draws in to, as shares of the inside. */
+const START_LINE = 0.93;
+const CLOCK_END = 0.62;
+
+/** The kitchen's own hob from above, pots at true relative diameter. */
+export function Hob({ burners, pots, now, timeZone }: { burners: readonly Burner[]; pots: readonly PotNow[]; now: number; timeZone: string }) {
+  const right = Math.max(...burners.map(b => b.xMm + b.widthMm)) + EDGE_MM;
+  const back = Math.max(...burners.map(b => b.yMm + b.depthMm)) + EDGE_MM;
+  // The cook stands in front: front is at the bottom of the picture.
+  const top = (b: Burner) => back - b.yMm - b.depthMm;
+  const places = pots.map(pot => {
+    const burner = burners.find(b => b.id === pot.live.run.burnerId) ?? burners[0];
+    const sharing = pots.filter(other => other.live.run.burnerId === pot.live.run.burnerId);
+    const nth = sharing.indexOf(pot);
+    if (!burner) return { pot, x: 0, y: 0 };
+    const along = (nth + 1) / (sharing.length + 1);
+    return { pot, x: burner.xMm + burner.widthMm / 2, y: top(burner) + burner.depthMm * (sharing.length > 1 ? along : 0.5) };
+  });
+  return (
+    <svg viewBox={`-${EDGE_MM} -10 ${right + EDGE_MM} ${back + 20}`} className="w-full max-w-5xl" role="group" aria-label="Burners and the pots on them">
+      <rect x={-EDGE_MM + 6} y={-4} width={right + EDGE_MM - 12} height={back + 8} rx={36} fill="#ede5d6" stroke="#cfc4ae" strokeWidth={5} />
+      {burners.map(burner => {
+        const taken = places.some(place => place.pot.live.run.burnerId === burner.id);
+        const x = burner.xMm;
+        const y = top(burner);
+        if (burner.kind.startsWith("flat-top"))
+          return (
+            <g key={burner.id}>
+              <rect x={x} y={y} width={burner.widthMm} height={burner.depthMm} rx={14} fill={burner.kind === "flat-top-centre" ? "#d3c5b0" : "#ddd2c0"} />
+              <text x={x + 20} y={y + burner.depthMm - 20} fontSize={26} fill="#5d5664">
+                {burner.name.toLowerCase()}
+              </text>
+            </g>
+          );
+        const r = burner.kind.includes("small") ? 120 : 165;
+        const [cx, cy] = [x + burner.widthMm / 2, y + burner.depthMm / 2];
+        return (
+          <g key={burner.id} stroke="#bdb199" strokeWidth={5} fill="none">
+            {!taken && (
+              <>
+                <circle cx={cx} cy={cy} r={r} />
+                <path d={`M${cx - r},${cy}H${cx - r * 0.35}M${cx + r * 0.35},${cy}H${cx + r}M${cx},${cy - r}V${cy - r * 0.35}M${cx},${cy + r * 0.35}V${cy + r}`} />
+                <circle cx={cx} cy={cy} r={r * 0.22} />
+              </>
+            )}
+            <text x={x + 14} y={y + 30} fontSize={28} fill="#5d5664" stroke="none">
+              {burner.name.replace(/\D/g, "")}
+            </text>
+          </g>
+        );
+      })}
+      {places.map(place => (
+        <PotFromAbove key={place.pot.live.run.id} {...place} now={now} timeZone={timeZone} />
+      ))}
+    </svg>
+  );
+}
+
+/** A pot from above. Start, now and mark are tide lines; the liquid draws in from the first to the last. */
+function PotFromAbove({ pot, x, y, now, timeZone }: { pot: PotNow; x: number; y: number; now: number; timeZone: string }) {
+  const { vessel, forecast } = pot;
+  const r = vessel ? Math.min(215, profileMm(vessel.shape, vessel.shape.shape === "table" ? 0 : vessel.shape.heightMm)) : NO_VESSEL_MM / 2;
+  const start = r * START_LINE;
+  const drawnIn = pot.markMm !== null && pot.startMm ? Math.max(0.45, Math.sqrt(pot.markMm / pot.startMm)) : CLOCK_END;
+  const mark = start * drawnIn;
+  const progress = forecast?.progress ?? 0;
+  const liquid = start - (start - mark) * progress;
+  const dark = pot.dissolvedPct > 1.8;
+  const ink = dark ? "#ffffff" : "#231f2b";
+  const size = Math.max(30, Math.min(46, r * 0.2));
+  const left = forecast ? minutesLeft(forecast.endsAt - now) : "begin";
+  const label = `${pot.live.document.name}, ${pot.title.toLowerCase()}: ${forecast ? `${left}, at ${momentOf(forecast.endsAt, now, timeZone)}` : "waits to begin"}`;
+  const name = shortName(pot.live.document.name);
+  const small = r < 125;
+  return (
+    <Link to={`/stove/${pot.live.run.id}`} aria-label={label}>
+      {vessel?.handles === "two" && <path d={`M${x - r - 34},${y}h26M${x + r + 8},${y}h26`} stroke="#231f2b" strokeWidth={30} strokeLinecap="round" />}
+      {vessel?.handles === "long" && <path d={`M${x + r * 0.6},${y + r * 0.8}l95,125`} stroke="#231f2b" strokeWidth={24} strokeLinecap="round" />}
+      <circle cx={x} cy={y} r={r + 8} fill="#231f2b" />
+      <circle cx={x} cy={y} r={r} fill="#e9e2d6" />
+      <circle cx={x} cy={y} r={start} fill="#d8c8ab" stroke="#a98f66" strokeWidth={4} strokeDasharray="3 9" strokeLinecap="round" />
+      <circle cx={x} cy={y} r={liquid} fill={liquidColour(pot.dissolvedPct)} />
+      <circle cx={x} cy={y} r={mark} fill="none" stroke={dark ? "#ffd9bd" : "#a9502a"} strokeWidth={5} />
+      <g textAnchor="middle" fill={ink} fontFamily="var(--font-sans)">
+        <text x={x} y={y - size * 0.95} fontSize={size * 0.74} fontWeight={700}>
+          {small ? name.split(" ").at(-1) : name}
+        </text>
+        <text x={x} y={y + size * 0.45} fontSize={size * 1.35} fontWeight={650} fontFamily="var(--font-display)">
+          {left}
+        </text>
+        <text x={x} y={y + size * 1.45} fontSize={size * 0.68}>
+          {forecast ? `${forecast.late ? "late, " : ""}at ${momentOf(forecast.endsAt, now, timeZone)}` : "not begun"}
+        </text>
+        {forecast && !small && (
+          <text x={x} y={y + size * 2.25} fontSize={size * 0.58}>
+            {`${momentOf(forecast.earliest, now, timeZone)}–${forecast.latest === null ? "open" : momentOf(forecast.latest, now, timeZone)}`}
+          </text>
+        )}
+      </g>
+    </Link>
+  );
+}
+
+/** Long names lose their first word in a pot: "Guinea-fowl brown stock" is "brown stock" there. */
+const shortName = (name: string): string => (name.length > 16 ? name.split(" ").slice(1).join(" ") || name : name);

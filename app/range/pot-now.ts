@@ -1,0 +1,64 @@
+import { type KitchenData, displacedIn, kindOf, openKitchen } from "~/core/formula";
+import { dissolvedPct, liquorMass, volumeMlOf } from "~/core/pot";
+import { type Grams, ml } from "~/core/quantity";
+import { type LiveForecast, type RunState, fold, forecastOf } from "~/core/run";
+import { type Vessel, geometryOfVessel } from "~/core/vessel";
+
+import type { LiveRun } from "./live-run.server";
+
+/** A pot as it should stand at this moment. */
+export interface PotNow {
+  readonly live: LiveRun;
+  readonly state: RunState;
+  readonly forecast: LiveForecast | null;
+  readonly title: string;
+  readonly detail: string;
+  readonly vessel: Vessel | null;
+  readonly startMm: number | null;
+  readonly nowMm: number | null;
+  readonly markMm: number | null;
+  /** Level the step is foreseen to end at. */
+  readonly endMm: number | null;
+  readonly grossMarkG: Grams | null;
+  readonly dissolvedPct: number;
+}
+
+/** Works out a live run at a moment; pure, so that page and server agree. */
+export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow {
+  const opened = openKitchen(kitchen, {}, live.run.burnerId);
+  const state = fold(live.events, live.document, opened);
+  const forecast = forecastOf(state, now, i => live.bands[i] ?? { lo: 1, hi: null });
+  const progress = state.steps[state.current];
+  const vessel = progress?.foreseen?.vessel ?? state.vessel;
+  const foreseen = progress?.foreseen ?? null;
+  const from = progress?.from ?? state.pot;
+  const startG = liquorMass(from);
+  const level = (liquorG: number, pot = from): number | null => {
+    const here = liquorMass(pot);
+    if (!vessel || here <= 0) return null;
+    const perGram = volumeMlOf(pot.liquor, pot.temperatureC) / here;
+    return geometryOfVessel(vessel).levelClipped(ml(liquorG * perGram + displacedIn(pot, opened.facts)));
+  };
+  const endPot = foreseen?.pot ?? from;
+  const before = massOutside(from);
+  const nowG = forecast?.massNowG ?? null;
+  const fromLiquid = liquorMass(from) > 0;
+  const nowMm = nowG === null ? (fromLiquid ? level(startG) : foreseen?.levelMm ?? null) : level(Math.max(0, nowG - before), fromLiquid ? from : endPot);
+  return {
+    live,
+    state,
+    forecast,
+    title: progress ? kindOf(progress.step).title(progress.step, progress.planned.lines.map(l => l.name)) : "All steps done",
+    detail: progress ? kindOf(progress.step).detail(progress.step) : "",
+    vessel,
+    startMm: foreseen?.mark?.startMm ?? (fromLiquid ? level(startG) : null),
+    nowMm,
+    markMm: foreseen?.mark?.markMm ?? null,
+    endMm: foreseen?.mark?.markMm ?? foreseen?.levelMm ?? null,
+    grossMarkG: foreseen && vessel && foreseen.mark ? ((vessel.tareG + foreseen.massG) as Grams) : null,
+    dissolvedPct: dissolvedPct(endPot.liquor),
+  };
+}
+
+const massOutside = (pot: RunState["pot"]): number =>
+  pot.floatFatG + pot.solids.reduce((sum, part) => sum + Object.values(part.pools).reduce((a, b) => a + b, 0), 0);

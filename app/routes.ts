@@ -1,0 +1,14 @@
+import { type RouteConfig, index, layout, route } from "@react-router/dev/routes";
+
+export default [
+  route("who", "people/who.tsx"),
+  layout("frame.tsx", [
+    index("range/range.tsx"),
+    route("bench", "bench/formulas.tsx"),
+    route("bench/:formulaId", "bench/bench.tsx"),
+    route("book", "book/book.tsx"),
+    route("book/:versionId", "book/card.tsx"),
+  ]),
+  route("stove/:runId", "stove/stove.tsx"),
+  route("api/runs/:runId/events", "api/run-events.ts"),
+] satisfies RouteConfig;

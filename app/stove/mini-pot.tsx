@@ -1,0 +1,23 @@
+import { Link } from "react-router";
+import type { KitchenData } from "~/core/formula";
+import { minutesLeft } from "../text/format";
+import type { LiveRun } from "../range/live-run.server";
+import { potNow } from "../range/pot-now";
+import { PotSection } from "../ui/pot-section";
+
+/** Another live pot as a small section, in hob order. Late is a word. */
+export function MiniPot({ live, kitchen, now }: { live: LiveRun; kitchen: KitchenData; now: number }) {
+  const pot = potNow(live, kitchen, now);
+  const left = pot.forecast ? (pot.forecast.late ? "late" : minutesLeft(pot.forecast.endsAt - now)) : "waits";
+  return (
+    <Link to={`/stove/${live.run.id}`} className="flex min-h-14 items-center gap-2 rounded-lg px-2 whitespace-nowrap hover:text-ember">
+      {pot.vessel && (
+        <PotSection vessel={pot.vessel} levelMm={pot.nowMm} mark={pot.markMm === null ? null : { levelMm: pot.markMm, label: "" }} dissolvedPct={pot.dissolvedPct} width={56} height={52} gutter={6} night title="" />
+      )}
+      <span className="text-sm leading-tight">
+        <span className="block font-bold">{live.document.name}</span>
+        <span className="text-lamp-faded">{left}</span>
+      </span>
+    </Link>
+  );
+}

@@ -1,0 +1,129 @@
+import { type StateAfterStep, kindOf } from "~/core/formula";
+import { courseOf } from "~/core/formula";
+import { printMass, printNumber } from "~/core/quantity";
+import type { Reading } from "~/core/run";
+import type { Person } from "~/data";
+import type { PotNow } from "../range/pot-now";
+import { clockTime, deviationText } from "../text/format";
+import { TraceChart } from "../ui/trace-chart";
+
+/** Beside the pot: what goes in, how to see the end, what to take care of, and the readings against the forecast. */
+export function StepSide({ pot, people, timeZone, onAdd }: { pot: PotNow; people: readonly Person[]; timeZone: string; onAdd: (lineId: string) => void }) {
+  const { state, forecast } = pot;
+  const progress = state.steps[state.current];
+  if (!progress) return <aside aria-label="This step" />;
+  const kind = kindOf(progress.step);
+  const course = progress.foreseen && courseOf(progress.from, progress.foreseen);
+  const weighedIn = new Map(progress.readings.flatMap(r => (r.kind === "added" && r.lineId ? [[r.lineId, r.massG ?? 0] as const] : [])));
+  const water = progress.foreseen?.computed.filter(c => c.way === "in") ?? [];
+  const measured = progress.readings.filter(r => r.massG !== undefined && r.kind !== "added");
+  return (
+    <aside aria-label="This step" className="min-w-0 space-y-3 text-base">
+      {(progress.planned.lines.length > 0 || water.length > 0) && (
+        <section>
+          <h2 className="text-sm font-normal text-lamp-faded">In goes</h2>
+          <ul className="mt-1 space-y-1.5">
+            {progress.planned.lines.map(line => (
+              <li key={line.lineId}>
+                <button type="button" onClick={() => onAdd(line.lineId)} className="flex min-h-14 w-full items-center justify-between gap-3 rounded-lg border border-night-rule bg-night-raised px-3 text-left hover:border-ember">
+                  <span>{line.name}</span>
+                  {weighedIn.has(line.lineId) ? (
+                    <span className="font-bold text-leaf">✓ {printMass((weighedIn.get(line.lineId) ?? 0) as never)}</span>
+                  ) : (
+                    <span className={`font-bold ${line.certainty === "assumed" ? "text-glow italic" : ""}`}>
+                      {printMass(line.massG)}
+                      {line.certainty === "assumed" && " ?"}
+                    </span>
+                  )}
+                </button>
+              </li>
+            ))}
+            {water.map(computed => (
+              <li key={computed.what} className="flex min-h-14 items-center justify-between rounded-lg border border-dashed border-night-rule px-3">
+                <span>{computed.what}, about</span>
+                <span className="font-bold">{printMass(computed.massG)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {(progress.step.cue ?? kind.cue) && (
+        <p>
+          <span className="text-sm text-lamp-faded">It is there when </span>
+          {progress.step.cue ?? kind.cue}.
+        </p>
+      )}
+      {progress.step.remark && <p className="italic">{progress.step.remark}</p>}
+      {kind.cautions.map(caution => (
+        <p key={caution} className="rounded-lg border border-glow/60 px-3 py-2 text-sm text-glow">
+          ▲ {caution}
+        </p>
+      ))}
+      {progress.foreseen?.warnings.map(warning => (
+        <p key={warning.code} className="rounded-lg border border-glow/60 px-3 py-2 text-sm text-glow">
+          ▲ {warning.message}
+        </p>
+      ))}
+      {course && progress.begunAt !== null && measured.length > 0 && (
+        <TraceChart
+          planned={course.seconds.map((atS, i) => ({ atS, value: course.mass[i] ?? 0 }))}
+          band={[]}
+          measured={measured.map(r => ({ atS: (r.at - (progress.begunAt ?? r.at)) / 1000, value: r.massG ?? 0 }))}
+          unit="kg"
+          divide={1000}
+          decimals={2}
+          label="Mass in the pot in this step"
+          height={130}
+          night
+          summary={forecast?.massNowG == null ? "" : `foreseen ${printMass(forecast.massNowG)} now`}
+        />
+      )}
+      <Readings readings={progress.readings} planned={progress.planned} against={forecast?.lastAgainst ?? null} people={people} timeZone={timeZone} />
+    </aside>
+  );
+}
+
+function Readings({ readings, planned, against, people, timeZone }: { readings: readonly Reading[]; planned: StateAfterStep; against: { reading: Reading; foreseenG: number } | null; people: readonly Person[]; timeZone: string }) {
+  if (!readings.length) return null;
+  return (
+    <section>
+      <h2 className="text-sm font-normal text-lamp-faded">Readings of this step</h2>
+      <ul className="mt-1 divide-y divide-night-rule border-y border-night-rule text-sm">
+        {[...readings].reverse().map(reading => (
+          <li key={reading.eventId} className="flex justify-between gap-3 py-1.5">
+            <span className="text-lamp-faded">
+              {clockTime(reading.at, timeZone)} {people.find(p => p.id === reading.personId)?.name.split(" ")[0]}
+            </span>
+            <span className="text-right">
+              {wordsOf(reading, planned)}
+              {against?.reading.eventId === reading.eventId && reading.massG !== undefined && (
+                <span className="block text-lamp-faded">
+                  foreseen {printMass(against.foreseenG as never)}, {deviationText((reading.massG - against.foreseenG) / against.foreseenG)}
+                </span>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function wordsOf(reading: Reading, planned: StateAfterStep): string {
+  switch (reading.kind) {
+    case "weighed":
+      return `weighed ${printMass(reading.massG ?? (0 as never))}`;
+    case "dipped":
+      return `dipped ${printNumber(reading.levelMm ?? 0)} mm${reading.massG === undefined ? "" : `, about ${printMass(reading.massG)}`}`;
+    case "probed":
+      return `${reading.where === "oven" ? "oven" : "probe"} ${printNumber(reading.temperatureC ?? 0, 1)} °C`;
+    case "jugged":
+      return `${printNumber((reading.volumeMl ?? 0) / 1000, 2)} l in the jug`;
+    case "noted":
+      return `“${reading.text ?? ""}”`;
+    case "added": {
+      const line = planned.lines.find(l => l.lineId === reading.lineId);
+      return `${line?.name ?? "added"} ${printMass(reading.massG ?? (0 as never))}`;
+    }
+  }
+}

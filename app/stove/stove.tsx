@@ -1,0 +1,139 @@
+import { useCallback, useMemo, useState } from "react";
+import { Link, data, useRevalidator } from "react-router";
+import { type RunPayload, standing } from "~/core/run";
+import { database, findRun } from "~/data";
+import type { Route } from "./+types/stove";
+import { kitchenOf } from "../kitchen.server";
+import { requirePerson } from "../people/person.server";
+import { loadLiveRun, loadLiveRuns } from "../range/live-run.server";
+import { potNow } from "../range/pot-now";
+import { clockTime } from "../text/format";
+import { CommandProvider, type ScreenCommand, useCommands } from "../ui/commands";
+import { useNow } from "../ui/use-now";
+import { BatchSummary } from "./batch-summary";
+import { LogPanel, type LogKind } from "./log-panel";
+import { MiniPot } from "./mini-pot";
+import { PotLive } from "./pot-live";
+import { StepSide } from "./step-side";
+import { useRunEvents } from "./use-run-events";
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+  const { kitchenId, person, people } = requirePerson(context, request);
+  const kitchen = await kitchenOf(kitchenId);
+  const run = await findRun(database().db, kitchenId, params.runId);
+  const live = run && (await loadLiveRun(run, kitchen));
+  if (!live) throw data("There is no such pot on this range.", { status: 404 });
+  const others = (await loadLiveRuns(kitchen)).filter(other => other.run.id !== live.run.id);
+  return { kitchen, live, others, person, people, now: Date.now() };
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Stove · Hondaro" }];
+
+export default function StovePage({ loaderData }: Route.ComponentProps) {
+  return (
+    <CommandProvider>
+      <Stove key={loaderData.live.run.id} {...loaderData} />
+    </CommandProvider>
+  );
+}
+
+const STEP_BUTTON = "min-h-16 rounded-xl border-2 px-4 text-lg font-bold disabled:opacity-45";
+
+function Stove({ kitchen, live, others, person, people, now: first }: Route.ComponentProps["loaderData"]) {
+  const now = useNow(first);
+  const { revalidate } = useRevalidator();
+  const again = useCallback(() => void revalidate(), [revalidate]);
+  const { events, waiting, refusal, log } = useRunEvents(live.run.id, live.events, person.id, first, again);
+  const pot = useMemo(() => potNow({ ...live, events }, kitchen, now), [live, events, kitchen, now]);
+  const [panel, setPanel] = useState<LogKind | null>(null);
+  const { state } = pot;
+  const progress = state.steps[state.current];
+  const stepId = progress?.step.id;
+  const last = standing(events).filter(e => e.payload.kind !== "started").at(-1);
+
+  const act = useCallback(
+    (payload: RunPayload) => {
+      log(payload);
+      setPanel(null);
+    },
+    [log],
+  );
+  const undo = useCallback(() => last && log({ kind: "undone", eventId: last.id }), [last, log]);
+  const next = useCallback(() => {
+    if (!stepId) return log({ kind: "finished" });
+    log(progress?.status === "live" ? { kind: "step-done", stepId } : { kind: "step-begun", stepId });
+  }, [log, progress?.status, stepId]);
+  const commands = useMemo<ScreenCommand[]>(
+    () => [
+      { id: "weigh", label: "log a reading: weigh", group: "This pot", keys: "r", shown: "r", run: () => setPanel("weigh") },
+      { id: "dip", label: "dip the stick", group: "This pot", keys: "d", shown: "d", run: () => setPanel("dip") },
+      { id: "probe", label: "probe", group: "This pot", keys: "p", shown: "p", run: () => setPanel("probe") },
+      { id: "jug", label: "jug", group: "This pot", keys: "j", shown: "j", run: () => setPanel("jug") },
+      { id: "note", label: "note", group: "This pot", keys: "n", shown: "n", run: () => setPanel("note") },
+      { id: "next", label: "begin, or it is there", group: "This pot", keys: "Enter", shown: "Enter", run: next },
+      { id: "undo", label: "undo the last reading", group: "This pot", keys: "$mod+z", shown: "Ctrl Z", run: () => undo() },
+    ],
+    [next, undo],
+  );
+  useCommands(commands);
+
+  if (state.finishedAt !== null)
+    return <BatchSummary state={state} live={live} people={people} timeZone={kitchen.timeZone} demo={kitchen.demo} onReopen={() => last && log({ kind: "undone", eventId: last.id })} waiting={waiting} />;
+
+  const burner = kitchen.burners.find(b => b.id === live.run.burnerId);
+  const where = [`step ${Math.min(state.current + 1, state.steps.length)} of ${state.steps.length}`, burner?.name, pot.vessel?.name].filter(Boolean).join(" · ");
+  const liveStep = progress?.status === "live";
+  return (
+    <main className="night flex min-h-dvh flex-col bg-night text-lamp">
+      <header className="flex min-h-15 items-center gap-4 border-b border-night-rule px-4 sm:px-5">
+        <Link to="/" className="flex min-h-14 items-center font-bold hover:text-ember">
+          ← Range
+        </Link>
+        <nav aria-label="Other pots" className="flex gap-3 overflow-x-auto">
+          {others.map(other => (
+            <MiniPot key={other.run.id} live={other} kitchen={kitchen} now={now} />
+          ))}
+        </nav>
+        <p className="ml-auto text-right text-sm whitespace-nowrap text-lamp-faded">
+          {clockTime(now, kitchen.timeZone)} · {person.name.split(" ")[0]}
+          <span role="status" className={`block ${waiting ? "text-glow" : ""}`}>
+            {refusal ?? (waiting ? `${waiting} waiting for the network` : "all readings kept")}
+          </span>
+        </p>
+      </header>
+      <div className="px-4 pt-3 sm:px-5">
+        <p className="text-sm text-lamp-faded">
+          {live.document.name} · {where}
+        </p>
+        <h1 className="text-3xl leading-tight">{pot.title}</h1>
+        {pot.detail && <p className="text-lg text-lamp-faded">{pot.detail}</p>}
+      </div>
+      <div className="grid grow gap-4 px-4 py-2 sm:px-5 md:grid-cols-[minmax(0,1fr)_20rem]">
+        <PotLive pot={pot} now={now} timeZone={kitchen.timeZone} />
+        <StepSide pot={pot} people={people} timeZone={kitchen.timeZone} onAdd={lineId => setPanel(`add:${lineId}`)} />
+      </div>
+      {refusal && (
+        <p role="alert" className="mx-5 mb-2 rounded-lg border border-glow px-3 py-2 text-glow">
+          ✕ {refusal} It stays on this device.
+        </p>
+      )}
+      {panel && stepId ? (
+        <LogPanel key={panel} kind={panel} pot={pot} stepId={stepId} onLog={act} onClose={() => setPanel(null)} />
+      ) : (
+        <footer className="sticky bottom-0 grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(5,minmax(0,1fr))_2fr_auto]">
+          {(["weigh", "dip", "probe", "jug", "note"] as const).map(kind => (
+            <button key={kind} type="button" disabled={!stepId} onClick={() => setPanel(kind)} className={`${STEP_BUTTON} border-night-rule px-1 hover:border-ember max-sm:text-base`}>
+              {kind}
+            </button>
+          ))}
+          <button type="button" onClick={next} className={`${STEP_BUTTON} col-span-4 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}>
+            {!stepId ? "Finish the batch" : liveStep ? (progress && pot.markMm !== null ? "It is there" : "This step is done") : "Begin this step"}
+          </button>
+          <button type="button" onClick={() => undo()} disabled={!last} className={`${STEP_BUTTON} border-night-rule px-2 hover:border-ember max-sm:text-base`}>
+            undo
+          </button>
+        </footer>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,71 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { ulid } from "ulid";
+import type { RunEvent, RunPayload } from "~/core/run";
+import { deliver, enqueue, pendingOf } from "../offline/queue";
+
+const TRY_AGAIN_MS = 4000;
+
+export interface RunLog {
+  readonly events: readonly RunEvent[];
+  /** Readings that wait for the network. */
+  readonly waiting: number;
+  readonly refusal: string | null;
+  readonly log: (payload: RunPayload) => void;
+}
+
+/** The events of a run on this device: those the server has told, and those still on their way to it. */
+export function useRunEvents(runId: string, told: readonly RunEvent[], personId: string, serverNow: number, onDelivered: () => void): RunLog {
+  const [mine, setMine] = useState<readonly RunEvent[]>([]);
+  const [waiting, setWaiting] = useState(0);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const offset = useRef(0);
+  const delivered = useRef(onDelivered);
+  useEffect(() => {
+    delivered.current = onDelivered;
+  }, [onDelivered]);
+  useEffect(() => {
+    offset.current = Math.round(serverNow - Date.now());
+  }, [serverNow]);
+
+  const send = useCallback(async () => {
+    const before = (await pendingOf(runId)).length;
+    if (!before) return;
+    const outcome = await deliver(runId);
+    setRefusal(outcome.kind === "refused" ? outcome.message : null);
+    setWaiting((await pendingOf(runId)).length);
+    if (outcome.kind === "delivered") {
+      offset.current = Math.round(outcome.serverNow - Date.now());
+      delivered.current();
+    }
+  }, [runId]);
+
+  useEffect(() => {
+    void pendingOf(runId).then(found => {
+      setMine(all => merge(all, found));
+      setWaiting(found.length);
+      void send();
+    });
+    const again = () => void send();
+    const timer = setInterval(again, TRY_AGAIN_MS);
+    window.addEventListener("online", again);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener("online", again);
+    };
+  }, [runId, send]);
+
+  const log = useCallback(
+    (payload: RunPayload) => {
+      const event: RunEvent = { id: ulid(), at: new Date().toISOString(), clockOffsetMs: offset.current, personId, payload };
+      setMine(all => [...all, event]);
+      setWaiting(n => n + 1);
+      void enqueue(runId, event).then(send);
+    },
+    [personId, runId, send],
+  );
+
+  const events = useMemo(() => merge(told, mine), [told, mine]);
+  return { events, waiting, refusal, log };
+}
+
+const merge = (a: readonly RunEvent[], b: readonly RunEvent[]): RunEvent[] => [...new Map([...b, ...a].map(e => [e.id, e])).values()];

@@ -1,0 +1,165 @@
+import { Command } from "cmdk";
+import { Dialog } from "radix-ui";
+import { type ReactNode, createContext, useCallback, useContext, useEffect, useMemo, useState } from "react";
+import { tinykeys } from "tinykeys";
+
+/** Something a screen can do: in the palette, by its key, and on the page of keys. */
+export interface ScreenCommand {
+  readonly id: string;
+  readonly label: string;
+  readonly group: string;
+  /** In tinykeys' notation, such as `u` or `$mod+z`. */
+  readonly keys?: string;
+  /** How the key is shown. */
+  readonly shown?: string;
+  /** Without it the entry only explains a key of the screen. */
+  readonly run?: () => void;
+}
+
+interface Commands {
+  readonly register: (commands: readonly ScreenCommand[]) => () => void;
+  readonly openPalette: () => void;
+}
+
+const CommandsContext = createContext<Commands | null>(null);
+
+const typing = (event: Event): boolean => {
+  const target = event.target;
+  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+};
+
+/** Puts a screen's commands into the palette, the keyboard and the page of keys while the screen is open. */
+export function useCommands(commands: readonly ScreenCommand[]): void {
+  const context = useContext(CommandsContext);
+  useEffect(() => context?.register(commands), [context, commands]);
+}
+
+export function usePalette(): () => void {
+  const context = useContext(CommandsContext);
+  return context?.openPalette ?? (() => {});
+}
+
+type Open = "palette" | "keys" | null;
+
+export function CommandProvider({ children }: { children: ReactNode }) {
+  const [lists, setLists] = useState<readonly (readonly ScreenCommand[])[]>([]);
+  const [open, setOpen] = useState<Open>(null);
+  const register = useCallback((commands: readonly ScreenCommand[]) => {
+    setLists(all => [...all, commands]);
+    return () => setLists(all => all.filter(list => list !== commands));
+  }, []);
+  const context = useMemo(() => ({ register, openPalette: () => setOpen("palette") }), [register]);
+  const commands = useMemo(() => lists.flat(), [lists]);
+
+  useEffect(() => {
+    const bindings: Record<string, (event: KeyboardEvent) => void> = {
+      "$mod+k": event => {
+        event.preventDefault();
+        setOpen(now => (now === "palette" ? null : "palette"));
+      },
+      "Shift+?": event => {
+        if (!typing(event)) setOpen("keys");
+      },
+    };
+    for (const command of commands)
+      if (command.keys && command.run)
+        bindings[command.keys] = event => {
+          // Undo belongs to the field while somebody types in it; single letters belong to the text.
+          if (typing(event) || document.querySelector("[role=dialog]")) return;
+          event.preventDefault();
+          command.run?.();
+        };
+    return tinykeys(window, bindings);
+  }, [commands]);
+
+  return (
+    <CommandsContext value={context}>
+      {children}
+      <Palette commands={commands} open={open === "palette"} onClose={() => setOpen(null)} />
+      <KeysPage commands={commands} open={open === "keys"} onClose={() => setOpen(null)} />
+    </CommandsContext>
+  );
+}
+
+const overlay = "fixed inset-0 z-40 bg-ink/40 no-print";
+const panel = "fixed left-1/2 z-50 w-[min(36rem,calc(100vw-2rem))] -translate-x-1/2 rounded-xl border border-rule bg-enamel text-ink shadow-2xl no-print";
+
+function Palette({ commands, open, onClose }: { commands: readonly ScreenCommand[]; open: boolean; onClose: () => void }) {
+  const groups = [...new Set(commands.filter(c => c.run).map(c => c.group))];
+  return (
+    <Dialog.Root open={open} onOpenChange={next => !next && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className={overlay} />
+        <Dialog.Content className={`${panel} top-[12vh] overflow-hidden`} aria-describedby={undefined}>
+          <Dialog.Title className="sr-only">Go to, or do</Dialog.Title>
+          <Command label="Go to, or do" loop>
+            <Command.Input placeholder="Go to, or do …" className="w-full border-b border-rule px-5 py-4 text-lg outline-none" />
+            <Command.List className="max-h-[50vh] overflow-y-auto p-2">
+              <Command.Empty className="px-3 py-6 text-faded">Nothing of that name. Try a formula, a step, or a section.</Command.Empty>
+              {groups.map(group => (
+                <Command.Group key={group} heading={group} className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-faded">
+                  {commands
+                    .filter(c => c.group === group && c.run)
+                    .map(command => (
+                      <Command.Item
+                        key={command.id}
+                        value={`${group} ${command.label}`}
+                        onSelect={() => {
+                          onClose();
+                          command.run?.();
+                        }}
+                        className="flex cursor-pointer items-center justify-between rounded-md px-3 py-2 aria-selected:bg-linen"
+                      >
+                        {command.label}
+                        {command.shown && <Key>{command.shown}</Key>}
+                      </Command.Item>
+                    ))}
+                </Command.Group>
+              ))}
+            </Command.List>
+          </Command>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function KeysPage({ commands, open, onClose }: { commands: readonly ScreenCommand[]; open: boolean; onClose: () => void }) {
+  const keyed = commands.filter(c => c.shown);
+  return (
+    <Dialog.Root open={open} onOpenChange={next => !next && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className={overlay} />
+        <Dialog.Content className={`${panel} top-[10vh] max-h-[80vh] overflow-y-auto p-6`} aria-describedby={undefined}>
+          <Dialog.Title className="font-display text-xl font-semibold">Keys of this screen</Dialog.Title>
+          <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+            <dt>
+              <Key>Ctrl K</Key>
+            </dt>
+            <dd>go to, or do anything by name</dd>
+            <dt>
+              <Key>?</Key>
+            </dt>
+            <dd>this page</dd>
+            {keyed.map(command => (
+              <div key={command.id} className="contents">
+                <dt>
+                  <Key>{command.shown}</Key>
+                </dt>
+                <dd>{command.label}</dd>
+              </div>
+            ))}
+            <dt>
+              <Key>Esc</Key>
+            </dt>
+            <dd>close what is open</dd>
+          </dl>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+export function Key({ children }: { children: ReactNode }) {
+  return <kbd className="rounded border border-rule bg-paper px-1.5 py-0.5 font-sans text-xs whitespace-nowrap text-ink">{children}</kbd>;
+}

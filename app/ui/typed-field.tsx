@@ -1,0 +1,73 @@
+import clsx from "clsx";
+import { type ReactNode, useId, useState } from "react";
+import type { Result } from "~/core/result";
+
+export interface TypedFieldProps<T> {
+  label: string;
+  /** What stands in the field until somebody types. */
+  shown: string;
+  read: (text: string) => Result<T>;
+  /** Called with every text that can be read. */
+  onRead: (value: T) => void;
+  hint?: ReactNode;
+  suffix?: ReactNode;
+  className?: string;
+  inputClassName?: string;
+  hideLabel?: boolean;
+  autoFocus?: boolean;
+}
+
+/**
+ * A field that takes what a cook types and reads it back.
+ *
+ * It keeps what was typed, whatever happens: a refusal stands under the field and the last good value stays in force.
+ */
+export function TypedField<T>({ label, shown, read, onRead, hint, suffix, className, inputClassName, hideLabel, autoFocus }: TypedFieldProps<T>) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const result = typed === null ? null : read(typed);
+  const problem = result && !result.ok ? result.problems[0] : undefined;
+  const warning = result?.ok ? result.warnings[0] : undefined;
+  return (
+    <div className={className}>
+      <label htmlFor={id} className={hideLabel ? "sr-only" : "block text-xs text-faded"}>
+        {label}
+      </label>
+      <div className="flex items-baseline gap-1.5">
+        <input
+          id={id}
+          // The one field that a cook opened on purpose may take the focus.
+          // eslint-disable-next-line jsx-a11y/no-autofocus
+          autoFocus={autoFocus}
+          inputMode="text"
+          autoComplete="off"
+          spellCheck={false}
+          value={typed ?? shown}
+          aria-invalid={problem ? true : undefined}
+          aria-describedby={problem || warning || hint ? `${id}-note` : undefined}
+          onFocus={event => event.currentTarget.select()}
+          onChange={event => {
+            const text = event.currentTarget.value;
+            setTyped(text);
+            const next = read(text);
+            if (next.ok) onRead(next.value);
+          }}
+          onBlur={() => {
+            if (!problem) setTyped(null);
+          }}
+          className={clsx(
+            "min-w-0 rounded-md border bg-enamel px-2 py-1",
+            problem ? "border-beet" : "border-rule hover:border-faded",
+            inputClassName,
+          )}
+        />
+        {suffix && <span className="text-sm text-faded">{suffix}</span>}
+      </div>
+      {(problem ?? warning ?? hint) && (
+        <p id={`${id}-note`} role={problem ? "alert" : undefined} className={clsx("mt-1 max-w-72 text-xs", problem ? "text-beet" : warning ? "text-saffron-ink" : "text-faded")}>
+          {problem ? `✕ ${problem.message}` : warning ? `▲ ${warning.message}` : hint}
+        </p>
+      )}
+    </div>
+  );
+}

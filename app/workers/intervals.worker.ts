@@ -1,0 +1,10 @@
+import { expose } from "comlink";
+import { type FormulaDocument, type KitchenData, intervalsAlong } from "~/core/formula";
+
+const jobs = {
+  intervals: (document: FormulaDocument, kitchen: KitchenData) => intervalsAlong(document, kitchen),
+};
+
+export type IntervalJobs = typeof jobs;
+
+expose(jobs);

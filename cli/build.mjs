@@ -1,0 +1,35 @@
+import { createHash } from "node:crypto";
+import { existsSync, readFileSync, readdirSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { inRoot } from "./paths.mjs";
+import { Trouble, say } from "./say.mjs";
+import { runProgram, tail } from "./shell.mjs";
+
+const SOURCES = ["app", "core", "data", "server", "package-lock.json", "vite.config.ts", "react-router.config.ts"];
+const STAMP = inRoot("build", ".source");
+
+function filesBelow(path) {
+  return readdirSync(path, { withFileTypes: true })
+    .sort((a, b) => (a.name < b.name ? -1 : 1))
+    .flatMap(entry => (entry.isDirectory() ? filesBelow(join(path, entry.name)) : [join(path, entry.name)]));
+}
+
+function fingerprint() {
+  const hash = createHash("sha256");
+  for (const source of SOURCES) {
+    const path = inRoot(source);
+    const files = /\.\w+$/.test(source) ? [path] : filesBelow(path).filter(file => !/\.(db)?test\.tsx?$/.test(file));
+    for (const file of files) hash.update(file.slice(inRoot().length)).update(readFileSync(file));
+  }
+  return hash.digest("hex");
+}
+
+/** Builds the application if its sources have changed since the last build. */
+export async function ensureBuild() {
+  const wanted = fingerprint();
+  if (existsSync(STAMP) && readFileSync(STAMP, "utf8") === wanted) return;
+  say.step("Building the application …");
+  const done = await runProgram("npx", ["--no-install", "react-router", "build"], { env: { NODE_ENV: "production" } });
+  if (done.code !== 0) throw new Trouble(`The application could not be built:\n${tail(done.output, 20)}`);
+  writeFileSync(STAMP, wanted);
+}

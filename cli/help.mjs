@@ -1,0 +1,16 @@
+import { say } from "./say.mjs";
+
+export function run() {
+  say.line(`Hondaro, the sauce section’s workbench
+
+  ./hondaro start [--port N] [--no-demo] [--data FOLDER]
+                      sets up what is missing and serves the kitchen on http://127.0.0.1:4180
+  ./hondaro stop [--data FOLDER]
+                      stops everything that start started
+  ./hondaro test [unit|e2e|all]
+                      checks everything on a throw-away database
+  ./hondaro bench     how fast the sums are, as ratios in one run
+  ./hondaro help      this page
+
+DATABASE_URL, when set, is used instead of the private database under .data/.`);
+}

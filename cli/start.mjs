@@ -1,0 +1,132 @@
+import { spawn } from "node:child_process";
+import { existsSync, readFileSync, rmSync, statfsSync, writeFileSync } from "node:fs";
+import { createServer } from "node:net";
+import { join } from "node:path";
+import { ensureBuild } from "./build.mjs";
+import { makeFolder, startMariadb } from "./mariadb.mjs";
+import { readOptions } from "./options.mjs";
+import { ensurePackages } from "./packages.mjs";
+import { dataFolder, inRoot } from "./paths.mjs";
+import { Trouble, say } from "./say.mjs";
+import { endProcess, isAlive, runProgram, tail } from "./shell.mjs";
+
+const LEAST_FREE_MB = Number(process.env.HONDARO_LEAST_FREE_MB ?? 400);
+const HOST = "127.0.0.1";
+
+export const runningFile = folder => join(folder, "running.json");
+
+/** What is running below a folder, or null. */
+export function whatRuns(folder) {
+  const file = runningFile(folder);
+  if (!existsSync(file)) return null;
+  const running = JSON.parse(readFileSync(file, "utf8"));
+  return isAlive(running.pid) ? running : { ...running, pid: null };
+}
+
+const portFree = port =>
+  new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.on("error", reject);
+    probe.listen(port, HOST, () => probe.close(resolve));
+  });
+
+async function checkPort(port) {
+  try {
+    await portFree(port);
+  } catch (error) {
+    if (error.code === "EACCES") throw new Trouble(`Port ${port} needs an administrator.`, "Choose one above 1023: ./hondaro start --port 4180");
+    throw new Trouble(`Port ${port} is taken by another program.`, `Stop that one, or serve Hondaro elsewhere: ./hondaro start --port ${port + 10}`);
+  }
+}
+
+function checkSpace(folder) {
+  const { bavail, bsize } = statfsSync(folder);
+  const freeMb = Math.floor((bavail * bsize) / 1e6);
+  if (freeMb < LEAST_FREE_MB)
+    throw new Trouble(`Only ${freeMb} MB are free on the disk that holds ${folder}; Hondaro wants ${LEAST_FREE_MB} MB.`, "Free some space, or keep the data elsewhere with --data FOLDER.");
+}
+
+/** Brings the tables up to date and loads the demo kitchen into an empty database. */
+export async function prepareDatabase(url, demo) {
+  const args = ["--import", "tsx", inRoot("cli", "prepare.ts"), ...(demo ? [] : ["--no-demo"])];
+  const done = await runProgram(process.execPath, args, { env: { DATABASE_URL: url } });
+  if (done.code !== 0) throw new Trouble(`The database could not be brought up to date:\n${tail(done.output, 8)}`);
+  return done.output.trim();
+}
+
+/** Starts the HTTP server and waits until it answers. */
+export async function startServer(port, url) {
+  const child = spawn(process.execPath, [inRoot("server", "index.js")], {
+    env: { ...process.env, NODE_ENV: "production", DATABASE_URL: url, PORT: String(port), HOST },
+    stdio: ["ignore", "inherit", "inherit"],
+    detached: true,
+  });
+  let gone = false;
+  child.on("exit", () => (gone = true));
+  const until = Date.now() + 30_000;
+  for (;;) {
+    if (gone || Date.now() > until) throw new Trouble("The application did not start; its last words stand above.");
+    const ready = await fetch(`http://${HOST}:${port}/readyz`).catch(() => null);
+    if (ready?.ok) return child;
+    await new Promise(done => setTimeout(done, 100));
+  }
+}
+
+export async function run(args) {
+  const options = readOptions(args);
+  const folder = dataFolder(options.data);
+  const running = whatRuns(folder);
+  if (running?.pid) {
+    say.line(`Hondaro is running already: ${running.url}  (./hondaro stop ends it)`);
+    return 0;
+  }
+  await checkPort(options.port);
+  makeFolder(folder);
+  checkSpace(folder);
+  await ensurePackages();
+  await ensureBuild();
+
+  let mariadb = null;
+  let server = null;
+  let stopping = null;
+  const stop = () =>
+    (stopping ??= (async () => {
+      if (server) await endProcess(server.pid);
+      if (mariadb) await mariadb.stop();
+      rmSync(runningFile(folder), { force: true });
+    })());
+  const ended = new Promise(resolve => {
+    for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"])
+      process.on(signal, () => {
+        say.line("\nStopping …");
+        void stop().then(() => resolve(0));
+      });
+  });
+
+  try {
+    let url = process.env.DATABASE_URL;
+    if (!url) {
+      say.step("Starting the database …");
+      mariadb = await startMariadb(folder);
+      ({ url } = mariadb);
+    }
+    say.step("Bringing the tables up to date …");
+    const prepared = await prepareDatabase(url, options.demo);
+    if (prepared) say.step(prepared);
+    if (stopping) return ended;
+    server = await startServer(options.port, url);
+    const address = `http://${HOST}:${options.port}`;
+    writeFileSync(runningFile(folder), JSON.stringify({ pid: process.pid, serverPid: server.pid, mariadbPid: mariadb?.pid ?? null, url: address }));
+    server.on("exit", code => {
+      if (!stopping) {
+        say.trouble(`The application ended by itself (code ${code}).`, "Its last words stand above; ./hondaro start begins again.");
+        void stop().then(() => process.exit(1));
+      }
+    });
+    say.line(`\nHondaro serves the kitchen on ${address}   (Ctrl+C or ./hondaro stop ends it)\n`);
+    return await ended;
+  } catch (error) {
+    await stop();
+    throw error;
+  }
+}

@@ -1,0 +1,9 @@
+import { customType } from "drizzle-orm/mysql-core";
+
+/** A JSON document. MariaDB keeps JSON as checked text, which the driver may hand back as a string. */
+export const json = <T>() =>
+  customType<{ data: T; driverData: string }>({
+    dataType: () => "json",
+    toDriver: value => JSON.stringify(value),
+    fromDriver: value => (typeof value === "string" ? JSON.parse(value) : value) as T,
+  });

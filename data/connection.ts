@@ -1,0 +1,37 @@
+import { drizzle } from "drizzle-orm/mysql2";
+import { type Pool, createPool } from "mysql2/promise";
+
+const connect = (pool: Pool) => drizzle(pool, { casing: "snake_case", mode: "default" });
+
+export type Database = ReturnType<typeof connect>;
+/** A database or a transaction in it. */
+export type Queries = Pick<Database, "select" | "insert" | "update" | "delete">;
+
+export interface Connection {
+  readonly db: Database;
+  readonly ping: () => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+
+/** Opens a pool whose sessions all think in UTC. */
+export function openDatabase(url: string): Connection {
+  const pool = createPool({ uri: url, timezone: "Z", connectionLimit: 8, charset: "utf8mb4_unicode_ci" });
+  pool.pool.on("connection", connection => connection.query("SET time_zone = '+00:00'"));
+  return {
+    db: connect(pool),
+    ping: async () => {
+      await pool.query("SELECT 1");
+    },
+    close: () => pool.end(),
+  };
+}
+
+let shared: Connection | undefined;
+
+/** The process's one connection pool, from `DATABASE_URL`. */
+export function database(): Connection {
+  const url = process.env.DATABASE_URL;
+  if (!url) throw new Error("DATABASE_URL is not set; ./hondaro start sets it.");
+  shared ??= openDatabase(url);
+  return shared;
+}

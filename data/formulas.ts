@@ -1,0 +1,153 @@
+import { createHash } from "node:crypto";
+import { and, asc, desc, eq, inArray, sql } from "drizzle-orm";
+import { ulid } from "ulid";
+import { type FormulaDocument, readFormula } from "../core/formula";
+import { valueOf } from "../core/result";
+import { recordAudit } from "./audit";
+import type { Database, Queries } from "./connection";
+import { batch, formula, formulaVersion, person, run } from "./schema";
+
+export interface StoredFormula {
+  readonly id: string;
+  readonly versionId: string;
+  readonly number: number;
+  readonly state: "draft" | "trial" | "standard" | "retired";
+  /** The number an edit must name. */
+  readonly rowVersion: number;
+  readonly document: FormulaDocument;
+  readonly editedBy: string;
+  readonly editedAt: Date;
+  readonly frozen: boolean;
+}
+
+const checksumOf = (document: FormulaDocument): string => createHash("sha256").update(JSON.stringify(document)).digest("hex");
+
+const joined = (db: Queries) =>
+  db
+    .select({
+      id: formula.id,
+      rowVersion: formula.rowVersion,
+      versionId: formulaVersion.id,
+      number: formulaVersion.number,
+      state: formulaVersion.state,
+      document: formulaVersion.document,
+      editedBy: person.name,
+      editedAt: formulaVersion.editedAt,
+      frozenAt: formulaVersion.frozenAt,
+      current: formula.currentVersionId,
+    })
+    .from(formulaVersion)
+    .innerJoin(formula, eq(formula.id, formulaVersion.formulaId))
+    .innerJoin(person, eq(person.id, formulaVersion.editedBy));
+
+type Row = Awaited<ReturnType<typeof joined>>[number];
+
+const toStored = ({ frozenAt, current: _current, ...row }: Row): StoredFormula => ({
+  ...row,
+  document: valueOf(readFormula(row.document)),
+  frozen: frozenAt !== null,
+});
+
+/** The formula at its current version; `null` if there is none. */
+export async function findFormula(db: Queries, kitchenId: string, id: string): Promise<StoredFormula | null> {
+  const [row] = await joined(db).where(
+    and(eq(formula.kitchenId, kitchenId), eq(formula.id, id), eq(formulaVersion.id, formula.currentVersionId)),
+  );
+  return row ? toStored(row) : null;
+}
+
+/** One version, current or not. */
+export async function findVersion(db: Queries, kitchenId: string, versionId: string): Promise<StoredFormula | null> {
+  const [row] = await joined(db).where(and(eq(formula.kitchenId, kitchenId), eq(formulaVersion.id, versionId)));
+  return row ? toStored(row) : null;
+}
+
+/** All formulas of the kitchen at their current version, by name. */
+export async function listFormulas(db: Queries, kitchenId: string): Promise<StoredFormula[]> {
+  const rows = await joined(db)
+    .where(and(eq(formula.kitchenId, kitchenId), eq(formulaVersion.id, formula.currentVersionId)))
+    .orderBy(asc(formula.name));
+  return rows.map(toStored);
+}
+
+/** Current documents by formula id: what lines of other formulas draw on. */
+export async function currentDocuments(db: Queries, kitchenId: string): Promise<Record<string, FormulaDocument>> {
+  const all = await listFormulas(db, kitchenId);
+  return Object.fromEntries(all.map(f => [f.id, f.document]));
+}
+
+/** Versions that were cooked, newest first: what the Book holds. */
+export async function listCooked(db: Queries, kitchenId: string): Promise<(StoredFormula & { batches: number })[]> {
+  const counts = await db
+    .select({ versionId: run.formulaVersionId, batches: sql<number>`count(${batch.runId})`.mapWith(Number) })
+    .from(run)
+    .leftJoin(batch, eq(batch.runId, run.id))
+    .where(eq(run.kitchenId, kitchenId))
+    .groupBy(run.formulaVersionId);
+  if (!counts.length) return [];
+  const rows = await joined(db)
+    .where(inArray(formulaVersion.id, counts.map(c => c.versionId)))
+    .orderBy(asc(formula.name), desc(formulaVersion.number));
+  return rows.map(row => ({ ...toStored(row), batches: counts.find(c => c.versionId === row.versionId)?.batches ?? 0 }));
+}
+
+/** Writes a new formula as its version 1. */
+export async function insertFormula(
+  db: Queries,
+  input: { id?: string; kitchenId: string; document: FormulaDocument; personId: string; now: Date },
+): Promise<string> {
+  const id = input.id ?? ulid();
+  const versionId = ulid();
+  const { kitchenId, document, personId, now } = input;
+  await db.insert(formula).values({ id, kitchenId, name: document.name, currentVersionId: versionId, rowVersion: 1 });
+  await db.insert(formulaVersion).values({
+    id: versionId,
+    kitchenId,
+    formulaId: id,
+    number: 1,
+    state: "draft",
+    parentId: null,
+    document,
+    checksum: checksumOf(document),
+    editedBy: personId,
+    editedAt: now,
+    frozenAt: null,
+  });
+  await recordAudit(db, { kitchenId, personId, now, what: "formula.created", subject: id, detail: { name: document.name } });
+  return id;
+}
+
+export type SaveOutcome =
+  | { readonly ok: true; readonly saved: StoredFormula }
+  | { readonly ok: false; readonly current: StoredFormula };
+
+/**
+ * Saves an edit that started from `rowVersion`. A version that was cooked stays as it is: the edit becomes the next
+ * version. If somebody else saved meanwhile nothing is written and their version comes back.
+ */
+export async function saveFormula(
+  db: Database,
+  input: { kitchenId: string; id: string; rowVersion: number; document: FormulaDocument; personId: string; now: Date },
+): Promise<SaveOutcome | null> {
+  const { kitchenId, id, document, personId, now } = input;
+  const done = await db.transaction(async tx => {
+    const [locked] = await tx
+      .update(formula)
+      .set({ rowVersion: input.rowVersion + 1, name: document.name })
+      .where(and(eq(formula.id, id), eq(formula.kitchenId, kitchenId), eq(formula.rowVersion, input.rowVersion)));
+    if (locked.affectedRows === 0) return false;
+    const current = await findFormula(tx, kitchenId, id);
+    if (!current) return false;
+    const content = { document, checksum: checksumOf(document), editedBy: personId, editedAt: now };
+    if (current.frozen) {
+      const versionId = ulid();
+      await tx.insert(formulaVersion).values({ ...content, id: versionId, kitchenId, formulaId: id, number: current.number + 1, state: "draft", parentId: current.versionId, frozenAt: null });
+      await tx.update(formula).set({ currentVersionId: versionId }).where(eq(formula.id, id));
+    } else await tx.update(formulaVersion).set(content).where(eq(formulaVersion.id, current.versionId));
+    await recordAudit(tx, { kitchenId, personId, now, what: "formula.saved", subject: id, detail: { rowVersion: input.rowVersion + 1 } });
+    return true;
+  });
+  const stored = await findFormula(db, kitchenId, id);
+  if (!stored) return null;
+  return done ? { ok: true, saved: stored } : { ok: false, current: stored };
+}

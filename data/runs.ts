@@ -1,0 +1,189 @@
+import { and, asc, desc, eq, inArray, isNull } from "drizzle-orm";
+import { ulid } from "ulid";
+import { type BatchRecord, type RunEvent, runEventSchema } from "../core/run";
+import { recordAudit } from "./audit";
+import type { Database, Queries } from "./connection";
+import { isDuplicate } from "./database-errors";
+import { batch, formulaVersion, person, run, runEvent } from "./schema";
+
+export interface StoredRun {
+  readonly id: string;
+  readonly formulaId: string;
+  readonly formulaVersionId: string;
+  readonly baseG: number;
+  readonly burnerId: string;
+  readonly startedBy: string;
+  readonly startedAt: Date;
+  readonly finishedAt: Date | null;
+}
+
+const columns = {
+  id: run.id,
+  formulaId: run.formulaId,
+  formulaVersionId: run.formulaVersionId,
+  baseG: run.baseG,
+  burnerId: run.burnerId,
+  startedBy: person.name,
+  startedAt: run.startedAt,
+  finishedAt: run.finishedAt,
+};
+
+/** Puts a version on the fire: from here on the version does not change. */
+export async function startRun(
+  db: Database,
+  input: { kitchenId: string; formulaId: string; formulaVersionId: string; baseG: number; burnerId: string; personId: string; now: Date },
+): Promise<string> {
+  const id = ulid();
+  const { kitchenId, formulaId, formulaVersionId, baseG, burnerId, personId, now } = input;
+  await db.transaction(async tx => {
+    await tx
+      .update(formulaVersion)
+      .set({ frozenAt: now })
+      .where(and(eq(formulaVersion.id, formulaVersionId), isNull(formulaVersion.frozenAt)));
+    await tx.insert(run).values({ id, kitchenId, formulaId, formulaVersionId, baseG, burnerId, startedBy: personId, startedAt: now });
+    await tx.insert(runEvent).values({
+      id: ulid(),
+      runId: id,
+      kitchenId,
+      at: now,
+      clockOffsetMs: 0,
+      personId,
+      kind: "started",
+      payload: { kind: "started", burnerId },
+      receivedAt: now,
+    });
+    await recordAudit(tx, { kitchenId, personId, now, what: "run.started", subject: id, detail: { formulaVersionId, baseG } });
+  });
+  return id;
+}
+
+export async function findRun(db: Queries, kitchenId: string, id: string): Promise<StoredRun | null> {
+  const [found] = await db
+    .select(columns)
+    .from(run)
+    .innerJoin(person, eq(person.id, run.startedBy))
+    .where(and(eq(run.kitchenId, kitchenId), eq(run.id, id)));
+  return found ?? null;
+}
+
+/** Runs that are on the fire now, oldest first. */
+export const liveRuns = (db: Queries, kitchenId: string): Promise<StoredRun[]> =>
+  db
+    .select(columns)
+    .from(run)
+    .innerJoin(person, eq(person.id, run.startedBy))
+    .where(and(eq(run.kitchenId, kitchenId), isNull(run.finishedAt)))
+    .orderBy(asc(run.startedAt));
+
+/** The events of some runs, by run. */
+export async function eventsOf(db: Queries, runIds: readonly string[]): Promise<Record<string, RunEvent[]>> {
+  if (!runIds.length) return {};
+  const rows = await db.select().from(runEvent).where(inArray(runEvent.runId, [...runIds])).orderBy(asc(runEvent.at));
+  const events: Record<string, RunEvent[]> = Object.fromEntries(runIds.map(id => [id, []]));
+  for (const row of rows)
+    events[row.runId]?.push(
+      runEventSchema.parse({ id: row.id, at: row.at.toISOString(), clockOffsetMs: row.clockOffsetMs, personId: row.personId, payload: row.payload }),
+    );
+  return events;
+}
+
+export type AppendOutcome = { readonly ok: true } | { readonly ok: false; readonly conflicting: string };
+
+/** Same event, whatever the order of its keys on the way. */
+const sameEvent = (a: RunEvent, b: RunEvent): boolean => canonical(a) === canonical(b);
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_key, inner: unknown) =>
+    inner && typeof inner === "object" && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort(([x], [y]) => (x < y ? -1 : 1)))
+      : inner,
+  );
+
+/**
+ * Adds events to a run. An event that is there already changes nothing; the same id with another content is refused
+ * and nothing of the batch is written.
+ */
+export async function appendEvents(
+  db: Database,
+  input: { kitchenId: string; runId: string; events: readonly RunEvent[]; now: Date },
+  attempt = 0,
+): Promise<AppendOutcome> {
+  const { kitchenId, runId, events, now } = input;
+  if (!events.length) return { ok: true };
+  try {
+    return await db.transaction(async tx => {
+      const rows = await tx.select().from(runEvent).where(inArray(runEvent.id, events.map(e => e.id)));
+      const known = new Map(rows.map(row => [row.id, row]));
+      for (const event of events) {
+        const row = known.get(event.id);
+        if (!row) continue;
+        const stored = { id: row.id, at: row.at.toISOString(), clockOffsetMs: row.clockOffsetMs, personId: row.personId, payload: row.payload };
+        // The offset is measured again at each contact; it does not make another event.
+        const same = row.runId === runId && sameEvent({ ...stored, clockOffsetMs: 0 }, { ...event, clockOffsetMs: 0, at: new Date(event.at).toISOString() });
+        if (!same) return { ok: false as const, conflicting: event.id };
+      }
+      const fresh = events.filter(event => !known.has(event.id));
+      if (fresh.length)
+        await tx.insert(runEvent).values(
+          fresh.map(event => ({
+            id: event.id,
+            runId,
+            kitchenId,
+            at: new Date(event.at),
+            clockOffsetMs: event.clockOffsetMs,
+            personId: event.personId,
+            kind: event.payload.kind,
+            payload: event.payload,
+            receivedAt: now,
+          })),
+        );
+      return { ok: true as const };
+    });
+  } catch (error) {
+    // Two deliveries of one queue may cross: the second look then finds the first one's rows.
+    if (isDuplicate(error) && attempt === 0) return appendEvents(db, input, 1);
+    throw error;
+  }
+}
+
+/** Marks a run as finished (or live again, when the finish was undone) and keeps the figures of its batch. */
+export async function closeRun(
+  db: Database,
+  input: { kitchenId: string; runId: string; formulaVersionId: string; baseG: number; finishedAt: Date | null; record: BatchRecord },
+): Promise<void> {
+  const { kitchenId, runId, formulaVersionId, baseG, finishedAt, record } = input;
+  await db.transaction(async tx => {
+    await tx.update(run).set({ finishedAt }).where(eq(run.id, runId));
+    await tx.delete(batch).where(eq(batch.runId, runId));
+    if (finishedAt)
+      await tx.insert(batch).values({
+        runId,
+        kitchenId,
+        formulaVersionId,
+        baseG,
+        plannedMl: record.yieldMl.planned,
+        actualMl: record.yieldMl.actual,
+        plannedG: record.yieldG.planned,
+        actualG: record.yieldG.actual,
+        plannedMin: record.minutes.planned,
+        actualMin: record.minutes.actual,
+        finishedAt,
+        record,
+      });
+  });
+}
+
+export interface StoredBatch {
+  readonly runId: string;
+  readonly baseG: number;
+  readonly plannedMl: number | null;
+  readonly actualMl: number | null;
+  readonly finishedAt: Date;
+}
+
+/** Batches made of a version, newest first. */
+export const batchesOf = (db: Queries, formulaVersionId: string): Promise<StoredBatch[]> =>
+  db
+    .select({ runId: batch.runId, baseG: batch.baseG, plannedMl: batch.plannedMl, actualMl: batch.actualMl, finishedAt: batch.finishedAt })
+    .from(batch)
+    .where(eq(batch.formulaVersionId, formulaVersionId))
+    .orderBy(desc(batch.finishedAt));

@@ -1,0 +1,159 @@
+import { boolean, char, datetime, double, index, int, mysqlEnum, mysqlTable, primaryKey, unique, varchar } from "drizzle-orm/mysql-core";
+import type { FormulaDocument } from "../core/formula";
+import type { FactId } from "../core/facts";
+import type { Ingredient } from "../core/larder";
+import type { Burner } from "../core/reduction";
+import type { BatchRecord, RunPayload } from "../core/run";
+import type { Vessel } from "../core/vessel";
+import { json } from "./columns";
+
+const id = () => varchar({ length: 40 });
+const instant = () => datetime({ fsp: 3, mode: "date" });
+
+/** Every aggregate belongs to a kitchen. Times are UTC. */
+export const kitchen = mysqlTable("kitchen", {
+  id: id().primaryKey(),
+  name: varchar({ length: 120 }).notNull(),
+  altitudeM: double().notNull(),
+  ambientC: double().notNull(),
+  humidity: double().notNull(),
+  timeZone: varchar({ length: 60 }).notNull(),
+  defaultBurnerId: id().notNull(),
+  /** Facts the kitchen has measured for itself. */
+  facts: json<Partial<Record<FactId, number>>>()().notNull(),
+  /** Demo people, runs and records are stamped as such on screen and paper. */
+  demo: boolean().notNull(),
+});
+
+export const person = mysqlTable("person", {
+  id: id().primaryKey(),
+  kitchenId: id().notNull().references(() => kitchen.id),
+  name: varchar({ length: 120 }).notNull(),
+  role: varchar({ length: 60 }).notNull(),
+  position: int().notNull(),
+});
+
+export const ingredient = mysqlTable(
+  "ingredient",
+  {
+    kitchenId: id().notNull().references(() => kitchen.id),
+    id: id().notNull(),
+    name: varchar({ length: 120 }).notNull(),
+    document: json<Ingredient>()().notNull(),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.id] })],
+);
+
+export const vessel = mysqlTable(
+  "vessel",
+  {
+    kitchenId: id().notNull().references(() => kitchen.id),
+    id: id().notNull(),
+    position: int().notNull(),
+    document: json<Vessel>()().notNull(),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.id] })],
+);
+
+export const burner = mysqlTable(
+  "burner",
+  {
+    kitchenId: id().notNull().references(() => kitchen.id),
+    id: id().notNull(),
+    position: int().notNull(),
+    document: json<Burner>()().notNull(),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.id] })],
+);
+
+export const formula = mysqlTable("formula", {
+  id: id().primaryKey(),
+  kitchenId: id().notNull().references(() => kitchen.id),
+  name: varchar({ length: 120 }).notNull(),
+  currentVersionId: id().notNull(),
+  /** Counts every saving: an edit names the number it started from. */
+  rowVersion: int().notNull(),
+});
+
+export const formulaVersion = mysqlTable(
+  "formula_version",
+  {
+    id: id().primaryKey(),
+    kitchenId: id().notNull().references(() => kitchen.id),
+    formulaId: id().notNull(),
+    number: int().notNull(),
+    state: mysqlEnum(["draft", "trial", "standard", "retired"]).notNull(),
+    parentId: id(),
+    document: json<FormulaDocument>()().notNull(),
+    checksum: char({ length: 64 }).notNull(),
+    editedBy: id().notNull().references(() => person.id),
+    editedAt: instant().notNull(),
+    /** Set when a run has used it: from then on it does not change. */
+    frozenAt: instant(),
+  },
+  t => [unique().on(t.formulaId, t.number)],
+);
+
+export const run = mysqlTable(
+  "run",
+  {
+    id: id().primaryKey(),
+    kitchenId: id().notNull().references(() => kitchen.id),
+    formulaId: id().notNull().references(() => formula.id),
+    formulaVersionId: id().notNull().references(() => formulaVersion.id),
+    baseG: double().notNull(),
+    burnerId: id().notNull(),
+    startedBy: id().notNull().references(() => person.id),
+    startedAt: instant().notNull(),
+    finishedAt: instant(),
+  },
+  t => [index("run_by_end").on(t.kitchenId, t.finishedAt)],
+);
+
+export const runEvent = mysqlTable(
+  "run_event",
+  {
+    id: char({ length: 26 }).primaryKey(),
+    runId: id().notNull().references(() => run.id),
+    kitchenId: id().notNull().references(() => kitchen.id),
+    /** The device's clock. */
+    at: instant().notNull(),
+    clockOffsetMs: int().notNull(),
+    personId: id().notNull().references(() => person.id),
+    kind: varchar({ length: 20 }).notNull(),
+    payload: json<RunPayload>()().notNull(),
+    receivedAt: instant().notNull(),
+  },
+  t => [index("run_event_by_run").on(t.runId)],
+);
+
+/** The figures of a finished run, for queries and charts. */
+export const batch = mysqlTable("batch", {
+  runId: id().primaryKey().references(() => run.id),
+  kitchenId: id().notNull().references(() => kitchen.id),
+  formulaVersionId: id().notNull().references(() => formulaVersion.id),
+  baseG: double().notNull(),
+  plannedMl: double(),
+  actualMl: double(),
+  plannedG: double(),
+  actualG: double(),
+  plannedMin: double(),
+  actualMin: double(),
+  finishedAt: instant().notNull(),
+  record: json<BatchRecord>()().notNull(),
+});
+
+/** Who changed what, when. */
+export const audit = mysqlTable(
+  "audit",
+  {
+    id: char({ length: 26 }).primaryKey(),
+    kitchenId: id().notNull().references(() => kitchen.id),
+    personId: id().notNull().references(() => person.id),
+    at: instant().notNull(),
+    what: varchar({ length: 40 }).notNull(),
+    subject: id().notNull(),
+    detail: json<Record<string, unknown>>()().notNull(),
+  },
+  t => [index("audit_by_subject").on(t.subject)],
+);
