@@ -4,11 +4,21 @@ export default defineConfig({
   resolve: { tsconfigPaths: true },
   test: {
     projects: [
-      { extends: true, test: { name: "core", environment: "node", include: ["{core,cli,demo,speed}/**/*.test.ts"] } },
+      {
+        extends: true,
+        test: { name: "core", environment: "node", include: ["{core,cli,demo,speed}/**/*.test.ts"] },
+      },
       { extends: true, test: { name: "ui", environment: "happy-dom", include: ["app/**/*.test.{ts,tsx}"] } },
       {
         extends: true,
-        test: { name: "data", environment: "node", include: ["{data,app,server}/**/*.dbtest.ts"], fileParallelism: false, globalSetup: ["data/testing/server.ts"], testTimeout: 30_000 },
+        test: {
+          name: "data",
+          environment: "node",
+          include: ["{data,app,server}/**/*.dbtest.ts"],
+          fileParallelism: false,
+          globalSetup: ["data/testing/server.ts"],
+          testTimeout: 30_000,
+        },
       },
     ],
   },

@@ -2,7 +2,13 @@ import { PassThrough } from "node:stream";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { isbot } from "isbot";
 import { renderToPipeableStream } from "react-dom/server";
-import { type EntryContext, type HandleErrorFunction, type RouterContextProvider, ServerRouter, isRouteErrorResponse } from "react-router";
+import {
+  type EntryContext,
+  type HandleErrorFunction,
+  type RouterContextProvider,
+  ServerRouter,
+  isRouteErrorResponse,
+} from "react-router";
 import { logger } from "~/server/log";
 import { nonceContext } from "./context.server";
 
@@ -21,28 +27,34 @@ export default function handleRequest(
     let answered = false;
     let code = status;
     const whole = isbot(request.headers.get("user-agent") ?? "") || entry.isSpaMode;
-    const { pipe, abort } = renderToPipeableStream(<ServerRouter context={entry} url={request.url} nonce={nonce} />, {
-      nonce,
-      [whole ? "onAllReady" : "onShellReady"]() {
-        answered = true;
-        const body = new PassThrough();
-        headers.set("Content-Type", "text/html; charset=utf-8");
-        resolve(new Response(createReadableStreamFromReadable(body), { headers, status: code }));
-        pipe(body);
+    const { pipe, abort } = renderToPipeableStream(
+      <ServerRouter context={entry} url={request.url} nonce={nonce} />,
+      {
+        nonce,
+        [whole ? "onAllReady" : "onShellReady"]() {
+          answered = true;
+          const body = new PassThrough();
+          headers.set("Content-Type", "text/html; charset=utf-8");
+          resolve(new Response(createReadableStreamFromReadable(body), { headers, status: code }));
+          pipe(body);
+        },
+        onShellError: reject,
+        onError(error: unknown) {
+          code = 500;
+          if (answered) logger.error({ error: describe(error) }, "render failed");
+        },
       },
-      onShellError: reject,
-      onError(error: unknown) {
-        code = 500;
-        if (answered) logger.error({ error: describe(error) }, "render failed");
-      },
-    });
+    );
     const timer = setTimeout(abort, RENDER_LIMIT_MS + 1000);
     timer.unref();
   });
 }
 
 /** Name and stack only: a query's message holds its parameters. */
-const describe = (error: unknown) => (error instanceof Error ? { name: error.name, stack: error.stack?.split("\n").slice(1, 6) } : { name: "unknown" });
+const describe = (error: unknown) =>
+  error instanceof Error
+    ? { name: error.name, stack: error.stack?.split("\n").slice(1, 6) }
+    : { name: "unknown" };
 
 export const handleError: HandleErrorFunction = (error, { request }) => {
   if (request.signal.aborted || (isRouteErrorResponse(error) && error.status < 500)) return;

@@ -15,7 +15,10 @@ import { Wordmark } from "./ui/wordmark";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { kitchenId, person } = requirePerson(context, request);
-  const [kitchen, formulas] = await Promise.all([kitchenOf(kitchenId), listFormulas(database().db, kitchenId)]);
+  const [kitchen, formulas] = await Promise.all([
+    kitchenOf(kitchenId),
+    listFormulas(database().db, kitchenId),
+  ]);
   const now = Date.now();
   const onFire = (await loadLiveRuns(kitchen)).map(live => {
     const state = foldLive(live, kitchen);
@@ -34,7 +37,12 @@ export async function loader({ context, request }: Route.LoaderArgs) {
   });
   return {
     person,
-    kitchen: { name: kitchen.name, altitudeM: kitchen.altitudeM, boilsC: openKitchen(kitchen).boilsC as number, demo: kitchen.demo },
+    kitchen: {
+      name: kitchen.name,
+      altitudeM: kitchen.altitudeM,
+      boilsC: openKitchen(kitchen).boilsC as number,
+      demo: kitchen.demo,
+    },
     formulas: formulas.map(f => ({ id: f.id, name: f.document.name })),
     onFire,
   };
@@ -61,9 +69,19 @@ function GoTo({ formulas }: { formulas: readonly { id: string; name: string }[] 
   const navigate = useNavigate();
   const commands = useMemo<ScreenCommand[]>(
     () => [
-      ...SECTIONS.map(section => ({ id: section.to, label: section.label, group: "Go to", run: () => void navigate(section.to) })),
+      ...SECTIONS.map(section => ({
+        id: section.to,
+        label: section.label,
+        group: "Go to",
+        run: () => void navigate(section.to),
+      })),
       { id: "who", label: "Somebody else is cooking", group: "Go to", run: () => void navigate("/who") },
-      ...formulas.map(formula => ({ id: formula.id, label: formula.name, group: "Formulas", run: () => void navigate(`/bench/${formula.id}`) })),
+      ...formulas.map(formula => ({
+        id: formula.id,
+        label: formula.name,
+        group: "Formulas",
+        run: () => void navigate(`/bench/${formula.id}`),
+      })),
     ],
     [formulas, navigate],
   );
@@ -81,7 +99,14 @@ function Header({ person, kitchen }: Pick<Route.ComponentProps["loaderData"], "p
       </Link>
       <nav aria-label="Sections" className="flex gap-1 sm:gap-2">
         {SECTIONS.map(section => (
-          <NavLink key={section.to} to={section.to} end={section.to === "/"} className={({ isActive }) => `rounded-md px-2 py-1 ${isActive ? "font-bold text-ink underline decoration-copper decoration-2 underline-offset-8" : "text-faded hover:text-copper"}`}>
+          <NavLink
+            key={section.to}
+            to={section.to}
+            end={section.to === "/"}
+            className={({ isActive }) =>
+              `rounded-md px-2 py-1 ${isActive ? "font-bold text-ink underline decoration-copper decoration-2 underline-offset-8" : "text-faded hover:text-copper"}`
+            }
+          >
             {section.label}
           </NavLink>
         ))}
@@ -89,12 +114,22 @@ function Header({ person, kitchen }: Pick<Route.ComponentProps["loaderData"], "p
       <div className="ml-auto flex items-center gap-3 text-sm text-faded">
         <span className="hidden lg:inline">
           {kitchen.name}
-          {kitchen.demo && " (demo)"} · {printNumber(kitchen.altitudeM)} m · water boils {printNumber(kitchen.boilsC, 1)} °C
+          {kitchen.demo && " (demo)"} · {printNumber(kitchen.altitudeM)} m · water boils{" "}
+          {printNumber(kitchen.boilsC, 1)} °C
         </span>
-        <button type="button" onClick={openPalette} aria-label="Go to, or do anything by name" className="hidden rounded-md hover:text-copper sm:inline">
+        <button
+          type="button"
+          onClick={openPalette}
+          aria-label="Go to, or do anything by name"
+          className="hidden rounded-md hover:text-copper sm:inline"
+        >
           <Key>Ctrl K</Key>
         </button>
-        <Link to={`/who?to=${encodeURIComponent(pathname + search)}`} className="font-bold text-ink hover:text-copper" title="Somebody else is cooking">
+        <Link
+          to={`/who?to=${encodeURIComponent(pathname + search)}`}
+          className="font-bold text-ink hover:text-copper"
+          title="Somebody else is cooking"
+        >
           {person.name.split(" ")[0]}
         </Link>
       </div>
@@ -107,11 +142,24 @@ function FireStrip({ onFire }: Pick<Route.ComponentProps["loaderData"], "onFire"
   const { pathname } = useLocation();
   if (!onFire.length || pathname === "/") return null;
   return (
-    <nav aria-label="On the fire" className="no-print flex gap-x-6 gap-y-1 overflow-x-auto border-b border-rule bg-linen px-4 py-1.5 text-sm sm:px-6">
+    <nav
+      aria-label="On the fire"
+      className="no-print flex gap-x-6 gap-y-1 overflow-x-auto border-b border-rule bg-linen px-4 py-1.5 text-sm sm:px-6"
+    >
       {onFire.map(pot => (
-        <Link key={pot.id} to={`/stove/${pot.id}`} className="flex items-center gap-2 whitespace-nowrap hover:text-copper">
+        <Link
+          key={pot.id}
+          to={`/stove/${pot.id}`}
+          className="flex items-center gap-2 whitespace-nowrap hover:text-copper"
+        >
           <svg aria-hidden="true" viewBox="0 0 20 20" className="size-5">
-            <path d="M3 3v11a3 3 0 0 0 3 3h8a3 3 0 0 0 3-3V3" fill="none" stroke="currentColor" strokeWidth="2" strokeLinecap="round" />
+            <path
+              d="M3 3v11a3 3 0 0 0 3 3h8a3 3 0 0 0 3-3V3"
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="2"
+              strokeLinecap="round"
+            />
             <rect x="5" y={6 + 6 * pot.progress} width="10" height={9 - 6 * pot.progress} fill="#b8803e" />
           </svg>
           <span className="font-semibold">{pot.name}</span>

@@ -15,7 +15,11 @@ z.config({ jitless: true });
 const findSection: Route.MiddlewareFunction = async ({ request, context }) => {
   const { db } = database();
   const kitchenId = await onlyKitchenId(db);
-  if (!kitchenId) throw new Response("No kitchen has been set up yet. Start Hondaro without --no-demo to load the demo kitchen.", { status: 404 });
+  if (!kitchenId)
+    throw new Response(
+      "No kitchen has been set up yet. Start Hondaro without --no-demo to load the demo kitchen.",
+      { status: 404 },
+    );
   const people = await listPeople(db, kitchenId);
   const id: unknown = await personCookie.parse(request.headers.get("Cookie"));
   context.set(sectionContext, { kitchenId, people, person: people.find(p => p.id === id) ?? null });
@@ -25,7 +29,9 @@ export const middleware: Route.MiddlewareFunction[] = [findSection];
 
 export const meta: Route.MetaFunction = () => [{ title: "Hondaro" }];
 
-export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/favicon.svg", type: "image/svg+xml" }];
+export const links: Route.LinksFunction = () => [
+  { rel: "icon", href: "/favicon.svg", type: "image/svg+xml" },
+];
 
 export function Layout({ children }: { children: ReactNode }) {
   return (
@@ -54,7 +60,9 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   const known = isRouteErrorResponse(error);
   return (
     <main className="mx-auto max-w-xl px-6 py-24">
-      <h1 className="text-3xl">{known && error.status === 404 ? "That is not here" : "Something broke on our side"}</h1>
+      <h1 className="text-3xl">
+        {known && error.status === 404 ? "That is not here" : "Something broke on our side"}
+      </h1>
       <p className="mt-4 text-lg text-faded">
         {known && typeof error.data === "string" && error.data
           ? error.data

@@ -5,7 +5,15 @@ import { inRoot } from "./paths.mjs";
 import { Trouble, say } from "./say.mjs";
 import { runProgram, tail } from "./shell.mjs";
 
-const SOURCES = ["app", "core", "data", "server", "package-lock.json", "vite.config.ts", "react-router.config.ts"];
+const SOURCES = [
+  "app",
+  "core",
+  "data",
+  "server",
+  "package-lock.json",
+  "vite.config.ts",
+  "react-router.config.ts",
+];
 const STAMP = inRoot("build", ".source");
 
 function filesBelow(path) {
@@ -18,7 +26,9 @@ function fingerprint() {
   const hash = createHash("sha256");
   for (const source of SOURCES) {
     const path = inRoot(source);
-    const files = /\.\w+$/.test(source) ? [path] : filesBelow(path).filter(file => !/\.(db)?test\.tsx?$/.test(file));
+    const files = /\.\w+$/.test(source)
+      ? [path]
+      : filesBelow(path).filter(file => !/\.(db)?test\.tsx?$/.test(file));
     for (const file of files) hash.update(file.slice(inRoot().length)).update(readFileSync(file));
   }
   return hash.digest("hex");
@@ -29,7 +39,9 @@ export async function ensureBuild() {
   const wanted = fingerprint();
   if (existsSync(STAMP) && readFileSync(STAMP, "utf8") === wanted) return;
   say.step("Building the application …");
-  const done = await runProgram("npx", ["--no-install", "react-router", "build"], { env: { NODE_ENV: "production" } });
+  const done = await runProgram("npx", ["--no-install", "react-router", "build"], {
+    env: { NODE_ENV: "production" },
+  });
   if (done.code !== 0) throw new Trouble(`The application could not be built:\n${tail(done.output, 20)}`);
   writeFileSync(STAMP, wanted);
 }

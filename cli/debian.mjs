@@ -12,14 +12,26 @@ export const findProgram = places => places.find(place => existsSync(place)) ?? 
 export async function installDebianPackage(name, what) {
   const line = `sudo apt-get update && sudo apt-get install -y ${name}`;
   const apt = findProgram(["/usr/bin/apt-get"]);
-  if (!apt) throw new Trouble(`${what} is missing, and this machine has no apt-get.`, `Install ${name} with your system’s package manager, then run this again.`);
+  if (!apt)
+    throw new Trouble(
+      `${what} is missing, and this machine has no apt-get.`,
+      `Install ${name} with your system’s package manager, then run this again.`,
+    );
   const root = process.getuid?.() === 0;
   const sudo = !root && (await runProgram("sudo", ["-n", "true"])).code === 0;
-  if (!root && !sudo) throw new Trouble(`${what} is missing, and installing it needs an administrator.`, `Run this once: ${line}`);
+  if (!root && !sudo)
+    throw new Trouble(
+      `${what} is missing, and installing it needs an administrator.`,
+      `Run this once: ${line}`,
+    );
   say.step(`Installing ${what} (Debian’s ${name}) …`);
   const env = { DEBIAN_FRONTEND: "noninteractive" };
-  const call = args => (root ? runProgram(apt, args, { env }) : runProgram("sudo", ["-n", "DEBIAN_FRONTEND=noninteractive", apt, ...args]));
+  const call = args =>
+    root
+      ? runProgram(apt, args, { env })
+      : runProgram("sudo", ["-n", "DEBIAN_FRONTEND=noninteractive", apt, ...args]);
   await call(["update"]);
   const done = await call(["install", "-y", "--no-install-recommends", name]);
-  if (done.code !== 0) throw new Trouble(`${what} could not be installed:\n${tail(done.output, 6)}`, `Try it by hand: ${line}`);
+  if (done.code !== 0)
+    throw new Trouble(`${what} could not be installed:\n${tail(done.output, 6)}`, `Try it by hand: ${line}`);
 }

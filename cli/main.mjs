@@ -2,7 +2,9 @@ import { Trouble, say } from "./say.mjs";
 
 const [major = 0, minor = 0] = process.versions.node.split(".").map(Number);
 if (major < 20 || (major === 20 && minor < 19)) {
-  say.trouble(`Hondaro needs Node 20.19 or newer; this is ${process.version}. Install a newer one, then run this again.`);
+  say.trouble(
+    `Hondaro needs Node 20.19 or newer; this is ${process.version}. Install a newer one, then run this again.`,
+  );
   process.exit(1);
 }
 

@@ -36,7 +36,10 @@ const asRoot = () => (process.getuid?.() === 0 ? ["--user=root"] : []);
 /** Places of a private server below a folder. */
 function placesIn(folder) {
   const socket = join(folder, "mariadb.sock");
-  const short = join(tmpdir(), `hondaro-${createHash("sha256").update(folder).digest("hex").slice(0, 12)}.sock`);
+  const short = join(
+    tmpdir(),
+    `hondaro-${createHash("sha256").update(folder).digest("hex").slice(0, 12)}.sock`,
+  );
   return {
     data: join(folder, "mariadb"),
     half: join(folder, "mariadb.making"),
@@ -59,7 +62,11 @@ async function makeDataFolder(places) {
     "--skip-test-db",
     ...asRoot(),
   ]);
-  if (made.code !== 0) throw new Trouble(`The database folder could not be made:\n${tail(made.output, 6)}`, `Look at free disk space and at who owns ${places.half}.`);
+  if (made.code !== 0)
+    throw new Trouble(
+      `The database folder could not be made:\n${tail(made.output, 6)}`,
+      `Look at free disk space and at who owns ${places.half}.`,
+    );
   renameSync(places.half, places.data);
 }
 
@@ -70,7 +77,8 @@ async function makeDataFolder(places) {
  * @returns url for the application, pid, and stop()
  */
 export async function startMariadb(folder) {
-  if (!findProgram(SERVER) || !findProgram(INSTALL)) await installDebianPackage("mariadb-server", "The MariaDB database server");
+  if (!findProgram(SERVER) || !findProgram(INSTALL))
+    await installDebianPackage("mariadb-server", "The MariaDB database server");
   const places = placesIn(folder);
   const fresh = !existsSync(places.data);
   if (!fresh && !existsSync(join(places.data, "mysql")))
@@ -79,9 +87,14 @@ export async function startMariadb(folder) {
       `Hondaro leaves it alone. If nothing in it matters, remove it (rm -r ${places.data}) and start again.`,
     );
   if (!fresh && !existsSync(places.settings))
-    throw new Trouble(`${places.settings} is gone, and with it the password of the database beside it.`, `Put it back from a backup, or move ${places.data} away to begin anew.`);
+    throw new Trouble(
+      `${places.settings} is gone, and with it the password of the database beside it.`,
+      `Put it back from a backup, or move ${places.data} away to begin anew.`,
+    );
   if (fresh) await makeDataFolder(places);
-  const settings = existsSync(places.settings) ? JSON.parse(readFileSync(places.settings, "utf8")) : { password: randomBytes(18).toString("base64url") };
+  const settings = existsSync(places.settings)
+    ? JSON.parse(readFileSync(places.settings, "utf8"))
+    : { password: randomBytes(18).toString("base64url") };
 
   const left = existsSync(places.pid) ? Number(readFileSync(places.pid, "utf8")) : 0;
   if (left && isAlive(left) && settings.port && (await answers(settings.port))) return handle(settings, left);
@@ -115,7 +128,10 @@ export async function startMariadb(folder) {
   const until = Date.now() + 60_000;
   while (!(await answers(settings.port))) {
     if (gone || Date.now() > until)
-      throw new Trouble(`The database did not start:\n${tail(readFileSync(places.log, "utf8"), 8)}`, `Its log is ${places.log}. A full disk and a folder of another owner are the usual reasons.`);
+      throw new Trouble(
+        `The database did not start:\n${tail(readFileSync(places.log, "utf8"), 8)}`,
+        `Its log is ${places.log}. A full disk and a folder of another owner are the usual reasons.`,
+      );
     await new Promise(done => setTimeout(done, 100));
   }
   return handle(settings, child.pid);
@@ -128,7 +144,8 @@ const portIsFree = port =>
     probe.listen(port, "127.0.0.1", () => probe.close(() => resolve(true)));
   });
 
-const initSql = password => `CREATE DATABASE IF NOT EXISTS hondaro CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
+const initSql =
+  password => `CREATE DATABASE IF NOT EXISTS hondaro CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 CREATE USER IF NOT EXISTS 'hondaro'@'127.0.0.1' IDENTIFIED BY '${password}';
 GRANT ALL PRIVILEGES ON hondaro.* TO 'hondaro'@'127.0.0.1';
 ALTER USER 'root'@'localhost' IDENTIFIED BY '${password}';
@@ -148,7 +165,8 @@ export function makeFolder(folder) {
     writeFileSync(trial, "");
     rmSync(trial);
   } catch (error) {
-    if (error.code === "ENOSPC") throw new Trouble(`The disk that holds ${folder} is full.`, "Free about 500 MB and start again.");
+    if (error.code === "ENOSPC")
+      throw new Trouble(`The disk that holds ${folder} is full.`, "Free about 500 MB and start again.");
     throw new Trouble(
       `Hondaro may not write to ${folder} (${error.code}).`,
       `Make it yours (sudo chown -R "$USER" "${folder}"), or choose another with --data FOLDER.`,

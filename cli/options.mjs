@@ -16,6 +16,9 @@ export function readOptions(args) {
   }
   const port = values.port === undefined ? DEFAULT_PORT : Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
-    throw new Trouble(`“${values.port}” is not a port.`, "Type a number from 1 to 65535, such as --port 4190.");
+    throw new Trouble(
+      `“${values.port}” is not a port.`,
+      "Type a number from 1 to 65535, such as --port 4190.",
+    );
   return { port, demo: !values["no-demo"], data: values.data };
 }

@@ -4,7 +4,11 @@ import { ROOT } from "./paths.mjs";
 /** Runs a program to its end and keeps what it printed. */
 export function runProgram(program, args, { env = {}, echo = false, cwd = ROOT } = {}) {
   return new Promise(resolve => {
-    const child = spawn(program, args, { cwd, env: { ...process.env, ...env }, stdio: ["ignore", "pipe", "pipe"] });
+    const child = spawn(program, args, {
+      cwd,
+      env: { ...process.env, ...env },
+      stdio: ["ignore", "pipe", "pipe"],
+    });
     let output = "";
     const keep = chunk => {
       output += chunk;

@@ -34,8 +34,15 @@ async function checkPort(port) {
   try {
     await portFree(port);
   } catch (error) {
-    if (error.code === "EACCES") throw new Trouble(`Port ${port} needs an administrator.`, "Choose one above 1023: ./hondaro start --port 4180");
-    throw new Trouble(`Port ${port} is taken by another program.`, `Stop that one, or serve Hondaro elsewhere: ./hondaro start --port ${port + 10}`);
+    if (error.code === "EACCES")
+      throw new Trouble(
+        `Port ${port} needs an administrator.`,
+        "Choose one above 1023: ./hondaro start --port 4180",
+      );
+    throw new Trouble(
+      `Port ${port} is taken by another program.`,
+      `Stop that one, or serve Hondaro elsewhere: ./hondaro start --port ${port + 10}`,
+    );
   }
 }
 
@@ -43,14 +50,18 @@ function checkSpace(folder) {
   const { bavail, bsize } = statfsSync(folder);
   const freeMb = Math.floor((bavail * bsize) / 1e6);
   if (freeMb < LEAST_FREE_MB)
-    throw new Trouble(`Only ${freeMb} MB are free on the disk that holds ${folder}; Hondaro wants ${LEAST_FREE_MB} MB.`, "Free some space, or keep the data elsewhere with --data FOLDER.");
+    throw new Trouble(
+      `Only ${freeMb} MB are free on the disk that holds ${folder}; Hondaro wants ${LEAST_FREE_MB} MB.`,
+      "Free some space, or keep the data elsewhere with --data FOLDER.",
+    );
 }
 
 /** Brings the tables up to date and loads the demo kitchen into an empty database. */
 export async function prepareDatabase(url, demo) {
   const args = ["--import", "tsx", inRoot("cli", "prepare.ts"), ...(demo ? [] : ["--no-demo"])];
   const done = await runProgram(process.execPath, args, { env: { DATABASE_URL: url } });
-  if (done.code !== 0) throw new Trouble(`The database could not be brought up to date:\n${tail(done.output, 8)}`);
+  if (done.code !== 0)
+    throw new Trouble(`The database could not be brought up to date:\n${tail(done.output, 8)}`);
   return done.output.trim();
 }
 
@@ -65,7 +76,8 @@ export async function startServer(port, url) {
   child.on("exit", () => (gone = true));
   const until = Date.now() + 30_000;
   for (;;) {
-    if (gone || Date.now() > until) throw new Trouble("The application did not start; its last words stand above.");
+    if (gone || Date.now() > until)
+      throw new Trouble("The application did not start; its last words stand above.");
     const ready = await fetch(`http://${HOST}:${port}/readyz`).catch(() => null);
     if (ready?.ok) return child;
     await new Promise(done => setTimeout(done, 100));
@@ -116,10 +128,21 @@ export async function run(args) {
     if (stopping) return ended;
     server = await startServer(options.port, url);
     const address = `http://${HOST}:${options.port}`;
-    writeFileSync(runningFile(folder), JSON.stringify({ pid: process.pid, serverPid: server.pid, mariadbPid: mariadb?.pid ?? null, url: address }));
+    writeFileSync(
+      runningFile(folder),
+      JSON.stringify({
+        pid: process.pid,
+        serverPid: server.pid,
+        mariadbPid: mariadb?.pid ?? null,
+        url: address,
+      }),
+    );
     server.on("exit", code => {
       if (!stopping) {
-        say.trouble(`The application ended by itself (code ${code}).`, "Its last words stand above; ./hondaro start begins again.");
+        say.trouble(
+          `The application ended by itself (code ${code}).`,
+          "Its last words stand above; ./hondaro start begins again.",
+        );
         void stop().then(() => process.exit(1));
       }
     });

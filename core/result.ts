@@ -68,7 +68,11 @@ export type Result<T> =
 
 export type Failure = Extract<Result<never>, { ok: false }>;
 
-export const ok = <T>(value: T, warnings: readonly Warning[] = []): Result<T> => ({ ok: true, value, warnings });
+export const ok = <T>(value: T, warnings: readonly Warning[] = []): Result<T> => ({
+  ok: true,
+  value,
+  warnings,
+});
 
 export const refuse = (...problems: readonly Problem[]): Failure => ({ ok: false, problems });
 

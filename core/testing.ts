@@ -30,4 +30,11 @@ export const SEA_LEVEL: Surroundings = { pressurePa: pascals(101325), ambientC: 
 export const STOCK = { water: 96.2, fat: 0.2, protein: 3, collagen: 2.2, sugars: 0.2, other: 0.4 };
 
 /** The wine of the density, alcohol and reduction checks: 12.5 % vol. */
-export const WINE = { sugars: 0.2, acid: 0.5, volatileAcid: 0.04, other: 1.6, ethanol: 9.9331, water: 87.7669 };
+export const WINE = {
+  sugars: 0.2,
+  acid: 0.5,
+  volatileAcid: 0.04,
+  other: 1.6,
+  ethanol: 9.9331,
+  water: 87.7669,
+};

@@ -20,7 +20,8 @@ export interface StoredFormula {
   readonly frozen: boolean;
 }
 
-const checksumOf = (document: FormulaDocument): string => createHash("sha256").update(JSON.stringify(document)).digest("hex");
+const checksumOf = (document: FormulaDocument): string =>
+  createHash("sha256").update(JSON.stringify(document)).digest("hex");
 
 const joined = (db: Queries) =>
   db
@@ -51,14 +52,24 @@ const toStored = ({ frozenAt, current: _current, ...row }: Row): StoredFormula =
 /** The formula at its current version; `null` if there is none. */
 export async function findFormula(db: Queries, kitchenId: string, id: string): Promise<StoredFormula | null> {
   const [row] = await joined(db).where(
-    and(eq(formula.kitchenId, kitchenId), eq(formula.id, id), eq(formulaVersion.id, formula.currentVersionId)),
+    and(
+      eq(formula.kitchenId, kitchenId),
+      eq(formula.id, id),
+      eq(formulaVersion.id, formula.currentVersionId),
+    ),
   );
   return row ? toStored(row) : null;
 }
 
 /** One version, current or not. */
-export async function findVersion(db: Queries, kitchenId: string, versionId: string): Promise<StoredFormula | null> {
-  const [row] = await joined(db).where(and(eq(formula.kitchenId, kitchenId), eq(formulaVersion.id, versionId)));
+export async function findVersion(
+  db: Queries,
+  kitchenId: string,
+  versionId: string,
+): Promise<StoredFormula | null> {
+  const [row] = await joined(db).where(
+    and(eq(formula.kitchenId, kitchenId), eq(formulaVersion.id, versionId)),
+  );
   return row ? toStored(row) : null;
 }
 
@@ -71,13 +82,19 @@ export async function listFormulas(db: Queries, kitchenId: string): Promise<Stor
 }
 
 /** Current documents by formula id: what lines of other formulas draw on. */
-export async function currentDocuments(db: Queries, kitchenId: string): Promise<Record<string, FormulaDocument>> {
+export async function currentDocuments(
+  db: Queries,
+  kitchenId: string,
+): Promise<Record<string, FormulaDocument>> {
   const all = await listFormulas(db, kitchenId);
   return Object.fromEntries(all.map(f => [f.id, f.document]));
 }
 
 /** Versions that were cooked, newest first: what the Book holds. */
-export async function listCooked(db: Queries, kitchenId: string): Promise<(StoredFormula & { batches: number })[]> {
+export async function listCooked(
+  db: Queries,
+  kitchenId: string,
+): Promise<(StoredFormula & { batches: number })[]> {
   const counts = await db
     .select({ versionId: run.formulaVersionId, batches: sql<number>`count(${batch.runId})`.mapWith(Number) })
     .from(run)
@@ -86,9 +103,17 @@ export async function listCooked(db: Queries, kitchenId: string): Promise<(Store
     .groupBy(run.formulaVersionId);
   if (!counts.length) return [];
   const rows = await joined(db)
-    .where(inArray(formulaVersion.id, counts.map(c => c.versionId)))
+    .where(
+      inArray(
+        formulaVersion.id,
+        counts.map(c => c.versionId),
+      ),
+    )
     .orderBy(asc(formula.name), desc(formulaVersion.number));
-  return rows.map(row => ({ ...toStored(row), batches: counts.find(c => c.versionId === row.versionId)?.batches ?? 0 }));
+  return rows.map(row => ({
+    ...toStored(row),
+    batches: counts.find(c => c.versionId === row.versionId)?.batches ?? 0,
+  }));
 }
 
 /** Writes a new formula as its version 1. */
@@ -99,7 +124,9 @@ export async function insertFormula(
   const id = input.id ?? ulid();
   const versionId = ulid();
   const { kitchenId, document, personId, now } = input;
-  await db.insert(formula).values({ id, kitchenId, name: document.name, currentVersionId: versionId, rowVersion: 1 });
+  await db
+    .insert(formula)
+    .values({ id, kitchenId, name: document.name, currentVersionId: versionId, rowVersion: 1 });
   await db.insert(formulaVersion).values({
     id: versionId,
     kitchenId,
@@ -113,7 +140,14 @@ export async function insertFormula(
     editedAt: now,
     frozenAt: null,
   });
-  await recordAudit(db, { kitchenId, personId, now, what: "formula.created", subject: id, detail: { name: document.name } });
+  await recordAudit(db, {
+    kitchenId,
+    personId,
+    now,
+    what: "formula.created",
+    subject: id,
+    detail: { name: document.name },
+  });
   return id;
 }
 
@@ -127,24 +161,51 @@ export type SaveOutcome =
  */
 export async function saveFormula(
   db: Database,
-  input: { kitchenId: string; id: string; rowVersion: number; document: FormulaDocument; personId: string; now: Date },
+  input: {
+    kitchenId: string;
+    id: string;
+    rowVersion: number;
+    document: FormulaDocument;
+    personId: string;
+    now: Date;
+  },
 ): Promise<SaveOutcome | null> {
   const { kitchenId, id, document, personId, now } = input;
   const done = await db.transaction(async tx => {
     const [locked] = await tx
       .update(formula)
       .set({ rowVersion: input.rowVersion + 1, name: document.name })
-      .where(and(eq(formula.id, id), eq(formula.kitchenId, kitchenId), eq(formula.rowVersion, input.rowVersion)));
+      .where(
+        and(eq(formula.id, id), eq(formula.kitchenId, kitchenId), eq(formula.rowVersion, input.rowVersion)),
+      );
     if (locked.affectedRows === 0) return false;
     const current = await findFormula(tx, kitchenId, id);
     if (!current) return false;
     const content = { document, checksum: checksumOf(document), editedBy: personId, editedAt: now };
     if (current.frozen) {
       const versionId = ulid();
-      await tx.insert(formulaVersion).values({ ...content, id: versionId, kitchenId, formulaId: id, number: current.number + 1, state: "draft", parentId: current.versionId, frozenAt: null });
+      await tx
+        .insert(formulaVersion)
+        .values({
+          ...content,
+          id: versionId,
+          kitchenId,
+          formulaId: id,
+          number: current.number + 1,
+          state: "draft",
+          parentId: current.versionId,
+          frozenAt: null,
+        });
       await tx.update(formula).set({ currentVersionId: versionId }).where(eq(formula.id, id));
     } else await tx.update(formulaVersion).set(content).where(eq(formulaVersion.id, current.versionId));
-    await recordAudit(tx, { kitchenId, personId, now, what: "formula.saved", subject: id, detail: { rowVersion: input.rowVersion + 1 } });
+    await recordAudit(tx, {
+      kitchenId,
+      personId,
+      now,
+      what: "formula.saved",
+      subject: id,
+      detail: { rowVersion: input.rowVersion + 1 },
+    });
     return true;
   });
   const stored = await findFormula(db, kitchenId, id);

@@ -1,5 +1,24 @@
 export { type Connection, type Database, database, openDatabase } from "./connection";
 export { migrateDatabase } from "./migrate";
 export { type Person, insertKitchen, listPeople, loadKitchen, onlyKitchenId } from "./kitchens";
-export { type SaveOutcome, type StoredFormula, findFormula, findVersion, insertFormula, listCooked, listFormulas, saveFormula } from "./formulas";
-export { type StoredBatch, type StoredRun, appendEvents, batchesOf, closeRun, eventsOf, findRun, liveRuns, startRun } from "./runs";
+export {
+  type SaveOutcome,
+  type StoredFormula,
+  findFormula,
+  findVersion,
+  insertFormula,
+  listCooked,
+  listFormulas,
+  saveFormula,
+} from "./formulas";
+export {
+  type StoredBatch,
+  type StoredRun,
+  appendEvents,
+  batchesOf,
+  closeRun,
+  eventsOf,
+  findRun,
+  liveRuns,
+  startRun,
+} from "./runs";

@@ -14,7 +14,10 @@ export interface Person {
 }
 
 /** The kitchen with its larder, kit and formulas; `null` if there is none. Documents are checked on the way out. */
-export async function loadKitchen(db: Queries, kitchenId: string): Promise<(KitchenData & { demo: boolean }) | null> {
+export async function loadKitchen(
+  db: Queries,
+  kitchenId: string,
+): Promise<(KitchenData & { demo: boolean }) | null> {
   const [found] = await db.select().from(kitchen).where(eq(kitchen.id, kitchenId));
   if (!found) return null;
   const [ingredients, vessels, burners, formulas] = await Promise.all([
@@ -39,7 +42,11 @@ export async function onlyKitchenId(db: Queries): Promise<string | null> {
 }
 
 export async function listPeople(db: Queries, kitchenId: string): Promise<Person[]> {
-  const rows = await db.select().from(person).where(eq(person.kitchenId, kitchenId)).orderBy(asc(person.position));
+  const rows = await db
+    .select()
+    .from(person)
+    .where(eq(person.kitchenId, kitchenId))
+    .orderBy(asc(person.position));
   return rows.map(({ id, name, role }) => ({ id, name, role }));
 }
 
@@ -51,12 +58,20 @@ export async function insertKitchen(
 ): Promise<void> {
   const kitchenId = data.id;
   const { id, name, altitudeM, ambientC, humidity, timeZone, defaultBurnerId, facts, demo } = data;
-  await db.insert(kitchen).values({ id, name, altitudeM, ambientC, humidity, timeZone, defaultBurnerId, facts, demo });
+  await db
+    .insert(kitchen)
+    .values({ id, name, altitudeM, ambientC, humidity, timeZone, defaultBurnerId, facts, demo });
   await db.insert(person).values(people.map((p, position) => ({ ...p, kitchenId, position })));
   if (data.ingredients.length)
-    await db.insert(ingredient).values(data.ingredients.map(i => ({ kitchenId, id: i.id, name: i.name, document: i })));
+    await db
+      .insert(ingredient)
+      .values(data.ingredients.map(i => ({ kitchenId, id: i.id, name: i.name, document: i })));
   if (data.vessels.length)
-    await db.insert(vessel).values(data.vessels.map((v, position) => ({ kitchenId, id: v.id, position, document: v })));
+    await db
+      .insert(vessel)
+      .values(data.vessels.map((v, position) => ({ kitchenId, id: v.id, position, document: v })));
   if (data.burners.length)
-    await db.insert(burner).values(data.burners.map((b, position) => ({ kitchenId, id: b.id, position, document: b })));
+    await db
+      .insert(burner)
+      .values(data.burners.map((b, position) => ({ kitchenId, id: b.id, position, document: b })));
 }

@@ -31,7 +31,15 @@ const columns = {
 /** Puts a version on the fire: from here on the version does not change. */
 export async function startRun(
   db: Database,
-  input: { kitchenId: string; formulaId: string; formulaVersionId: string; baseG: number; burnerId: string; personId: string; now: Date },
+  input: {
+    kitchenId: string;
+    formulaId: string;
+    formulaVersionId: string;
+    baseG: number;
+    burnerId: string;
+    personId: string;
+    now: Date;
+  },
 ): Promise<string> {
   const id = ulid();
   const { kitchenId, formulaId, formulaVersionId, baseG, burnerId, personId, now } = input;
@@ -40,7 +48,18 @@ export async function startRun(
       .update(formulaVersion)
       .set({ frozenAt: now })
       .where(and(eq(formulaVersion.id, formulaVersionId), isNull(formulaVersion.frozenAt)));
-    await tx.insert(run).values({ id, kitchenId, formulaId, formulaVersionId, baseG, burnerId, startedBy: personId, startedAt: now });
+    await tx
+      .insert(run)
+      .values({
+        id,
+        kitchenId,
+        formulaId,
+        formulaVersionId,
+        baseG,
+        burnerId,
+        startedBy: personId,
+        startedAt: now,
+      });
     await tx.insert(runEvent).values({
       id: ulid(),
       runId: id,
@@ -52,7 +71,14 @@ export async function startRun(
       payload: { kind: "started", burnerId },
       receivedAt: now,
     });
-    await recordAudit(tx, { kitchenId, personId, now, what: "run.started", subject: id, detail: { formulaVersionId, baseG } });
+    await recordAudit(tx, {
+      kitchenId,
+      personId,
+      now,
+      what: "run.started",
+      subject: id,
+      detail: { formulaVersionId, baseG },
+    });
   });
   return id;
 }
@@ -78,11 +104,21 @@ export const liveRuns = (db: Queries, kitchenId: string): Promise<StoredRun[]> =
 /** The events of some runs, by run. */
 export async function eventsOf(db: Queries, runIds: readonly string[]): Promise<Record<string, RunEvent[]>> {
   if (!runIds.length) return {};
-  const rows = await db.select().from(runEvent).where(inArray(runEvent.runId, [...runIds])).orderBy(asc(runEvent.at));
+  const rows = await db
+    .select()
+    .from(runEvent)
+    .where(inArray(runEvent.runId, [...runIds]))
+    .orderBy(asc(runEvent.at));
   const events: Record<string, RunEvent[]> = Object.fromEntries(runIds.map(id => [id, []]));
   for (const row of rows)
     events[row.runId]?.push(
-      runEventSchema.parse({ id: row.id, at: row.at.toISOString(), clockOffsetMs: row.clockOffsetMs, personId: row.personId, payload: row.payload }),
+      runEventSchema.parse({
+        id: row.id,
+        at: row.at.toISOString(),
+        clockOffsetMs: row.clockOffsetMs,
+        personId: row.personId,
+        payload: row.payload,
+      }),
     );
   return events;
 }
@@ -111,14 +147,33 @@ export async function appendEvents(
   if (!events.length) return { ok: true };
   try {
     return await db.transaction(async tx => {
-      const rows = await tx.select().from(runEvent).where(inArray(runEvent.id, events.map(e => e.id)));
+      const rows = await tx
+        .select()
+        .from(runEvent)
+        .where(
+          inArray(
+            runEvent.id,
+            events.map(e => e.id),
+          ),
+        );
       const known = new Map(rows.map(row => [row.id, row]));
       for (const event of events) {
         const row = known.get(event.id);
         if (!row) continue;
-        const stored = { id: row.id, at: row.at.toISOString(), clockOffsetMs: row.clockOffsetMs, personId: row.personId, payload: row.payload };
+        const stored = {
+          id: row.id,
+          at: row.at.toISOString(),
+          clockOffsetMs: row.clockOffsetMs,
+          personId: row.personId,
+          payload: row.payload,
+        };
         // The offset is measured again at each contact; it does not make another event.
-        const same = row.runId === runId && sameEvent({ ...stored, clockOffsetMs: 0 }, { ...event, clockOffsetMs: 0, at: new Date(event.at).toISOString() });
+        const same =
+          row.runId === runId &&
+          sameEvent(
+            { ...stored, clockOffsetMs: 0 },
+            { ...event, clockOffsetMs: 0, at: new Date(event.at).toISOString() },
+          );
         if (!same) return { ok: false as const, conflicting: event.id };
       }
       const fresh = events.filter(event => !known.has(event.id));
@@ -148,7 +203,14 @@ export async function appendEvents(
 /** Marks a run as finished (or live again, when the finish was undone) and keeps the figures of its batch. */
 export async function closeRun(
   db: Database,
-  input: { kitchenId: string; runId: string; formulaVersionId: string; baseG: number; finishedAt: Date | null; record: BatchRecord },
+  input: {
+    kitchenId: string;
+    runId: string;
+    formulaVersionId: string;
+    baseG: number;
+    finishedAt: Date | null;
+    record: BatchRecord;
+  },
 ): Promise<void> {
   const { kitchenId, runId, formulaVersionId, baseG, finishedAt, record } = input;
   await db.transaction(async tx => {
@@ -183,7 +245,13 @@ export interface StoredBatch {
 /** Batches made of a version, newest first. */
 export const batchesOf = (db: Queries, formulaVersionId: string): Promise<StoredBatch[]> =>
   db
-    .select({ runId: batch.runId, baseG: batch.baseG, plannedMl: batch.plannedMl, actualMl: batch.actualMl, finishedAt: batch.finishedAt })
+    .select({
+      runId: batch.runId,
+      baseG: batch.baseG,
+      plannedMl: batch.plannedMl,
+      actualMl: batch.actualMl,
+      finishedAt: batch.finishedAt,
+    })
     .from(batch)
     .where(eq(batch.formulaVersionId, formulaVersionId))
     .orderBy(desc(batch.finishedAt));

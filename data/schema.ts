@@ -1,4 +1,16 @@
-import { boolean, char, datetime, double, index, int, mysqlEnum, mysqlTable, primaryKey, unique, varchar } from "drizzle-orm/mysql-core";
+import {
+  boolean,
+  char,
+  datetime,
+  double,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  primaryKey,
+  unique,
+  varchar,
+} from "drizzle-orm/mysql-core";
 import type { FormulaDocument } from "../core/formula";
 import type { FactId } from "../core/facts";
 import type { Ingredient } from "../core/larder";
@@ -27,7 +39,9 @@ export const kitchen = mysqlTable("kitchen", {
 
 export const person = mysqlTable("person", {
   id: id().primaryKey(),
-  kitchenId: id().notNull().references(() => kitchen.id),
+  kitchenId: id()
+    .notNull()
+    .references(() => kitchen.id),
   name: varchar({ length: 120 }).notNull(),
   role: varchar({ length: 60 }).notNull(),
   position: int().notNull(),
@@ -36,7 +50,9 @@ export const person = mysqlTable("person", {
 export const ingredient = mysqlTable(
   "ingredient",
   {
-    kitchenId: id().notNull().references(() => kitchen.id),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
     id: id().notNull(),
     name: varchar({ length: 120 }).notNull(),
     document: json<Ingredient>()().notNull(),
@@ -47,7 +63,9 @@ export const ingredient = mysqlTable(
 export const vessel = mysqlTable(
   "vessel",
   {
-    kitchenId: id().notNull().references(() => kitchen.id),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
     id: id().notNull(),
     position: int().notNull(),
     document: json<Vessel>()().notNull(),
@@ -58,7 +76,9 @@ export const vessel = mysqlTable(
 export const burner = mysqlTable(
   "burner",
   {
-    kitchenId: id().notNull().references(() => kitchen.id),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
     id: id().notNull(),
     position: int().notNull(),
     document: json<Burner>()().notNull(),
@@ -68,7 +88,9 @@ export const burner = mysqlTable(
 
 export const formula = mysqlTable("formula", {
   id: id().primaryKey(),
-  kitchenId: id().notNull().references(() => kitchen.id),
+  kitchenId: id()
+    .notNull()
+    .references(() => kitchen.id),
   name: varchar({ length: 120 }).notNull(),
   currentVersionId: id().notNull(),
   /** Counts every saving: an edit names the number it started from. */
@@ -79,14 +101,18 @@ export const formulaVersion = mysqlTable(
   "formula_version",
   {
     id: id().primaryKey(),
-    kitchenId: id().notNull().references(() => kitchen.id),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
     formulaId: id().notNull(),
     number: int().notNull(),
     state: mysqlEnum(["draft", "trial", "standard", "retired"]).notNull(),
     parentId: id(),
     document: json<FormulaDocument>()().notNull(),
     checksum: char({ length: 64 }).notNull(),
-    editedBy: id().notNull().references(() => person.id),
+    editedBy: id()
+      .notNull()
+      .references(() => person.id),
     editedAt: instant().notNull(),
     /** Set when a run has used it: from then on it does not change. */
     frozenAt: instant(),
@@ -98,12 +124,20 @@ export const run = mysqlTable(
   "run",
   {
     id: id().primaryKey(),
-    kitchenId: id().notNull().references(() => kitchen.id),
-    formulaId: id().notNull().references(() => formula.id),
-    formulaVersionId: id().notNull().references(() => formulaVersion.id),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    formulaId: id()
+      .notNull()
+      .references(() => formula.id),
+    formulaVersionId: id()
+      .notNull()
+      .references(() => formulaVersion.id),
     baseG: double().notNull(),
     burnerId: id().notNull(),
-    startedBy: id().notNull().references(() => person.id),
+    startedBy: id()
+      .notNull()
+      .references(() => person.id),
     startedAt: instant().notNull(),
     finishedAt: instant(),
   },
@@ -114,12 +148,18 @@ export const runEvent = mysqlTable(
   "run_event",
   {
     id: char({ length: 26 }).primaryKey(),
-    runId: id().notNull().references(() => run.id),
-    kitchenId: id().notNull().references(() => kitchen.id),
+    runId: id()
+      .notNull()
+      .references(() => run.id),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
     /** The device's clock. */
     at: instant().notNull(),
     clockOffsetMs: int().notNull(),
-    personId: id().notNull().references(() => person.id),
+    personId: id()
+      .notNull()
+      .references(() => person.id),
     kind: varchar({ length: 20 }).notNull(),
     payload: json<RunPayload>()().notNull(),
     receivedAt: instant().notNull(),
@@ -129,9 +169,15 @@ export const runEvent = mysqlTable(
 
 /** The figures of a finished run, for queries and charts. */
 export const batch = mysqlTable("batch", {
-  runId: id().primaryKey().references(() => run.id),
-  kitchenId: id().notNull().references(() => kitchen.id),
-  formulaVersionId: id().notNull().references(() => formulaVersion.id),
+  runId: id()
+    .primaryKey()
+    .references(() => run.id),
+  kitchenId: id()
+    .notNull()
+    .references(() => kitchen.id),
+  formulaVersionId: id()
+    .notNull()
+    .references(() => formulaVersion.id),
   baseG: double().notNull(),
   plannedMl: double(),
   actualMl: double(),
@@ -148,8 +194,12 @@ export const audit = mysqlTable(
   "audit",
   {
     id: char({ length: 26 }).primaryKey(),
-    kitchenId: id().notNull().references(() => kitchen.id),
-    personId: id().notNull().references(() => person.id),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    personId: id()
+      .notNull()
+      .references(() => person.id),
     at: instant().notNull(),
     what: varchar({ length: 40 }).notNull(),
     subject: id().notNull(),

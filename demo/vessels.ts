@@ -19,16 +19,32 @@ const open = (n: number, column: number, row: number, kind: Burner["kind"] = "ga
   id: `open-${n}`,
   name: `Burner ${n}`,
   kind,
-  xMm: 960 + column * 420,
-  yMm: 30 + (1 - row) * 430,
-  widthMm: 400,
-  depthMm: 400,
+  xMm: 660 + column * 430,
+  yMm: 30 + (1 - row) * 440,
+  widthMm: 410,
+  depthMm: 420,
 });
 
 /** The range: a flat-top with a hot middle and a cooler edge, and eight open burners. Invented. */
 export const DEMO_BURNERS: readonly Burner[] = [
-  { id: "plate-hot", name: "Flat-top, hot end", kind: "flat-top-centre", xMm: 490, yMm: 30, widthMm: 440, depthMm: 830 },
-  { id: "plate-cool", name: "Flat-top, cool end", kind: "flat-top-edge", xMm: 30, yMm: 30, widthMm: 440, depthMm: 830 },
+  {
+    id: "plate-hot",
+    name: "Flat-top, hot end",
+    kind: "flat-top-centre",
+    xMm: 30,
+    yMm: 460,
+    widthMm: 600,
+    depthMm: 430,
+  },
+  {
+    id: "plate-cool",
+    name: "Flat-top, cool end",
+    kind: "flat-top-edge",
+    xMm: 30,
+    yMm: 30,
+    widthMm: 600,
+    depthMm: 420,
+  },
   open(1, 0, 0),
   open(2, 1, 0),
   open(3, 2, 0),

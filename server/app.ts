@@ -23,18 +23,40 @@ export const app = express();
 app.disable("x-powered-by");
 
 app.get("/healthz", (_request, response) => {
-  response.status(draining ? 503 : 200).type("text").send(draining ? "stopping" : "ok");
+  response
+    .status(draining ? 503 : 200)
+    .type("text")
+    .send(draining ? "stopping" : "ok");
 });
 app.get("/readyz", async (_request, response) => {
-  const ready = !draining && (await database().ping().then(() => true, () => false));
-  response.status(ready ? 200 : 503).type("text").send(ready ? "ready" : "not ready");
+  const ready =
+    !draining &&
+    (await database()
+      .ping()
+      .then(
+        () => true,
+        () => false,
+      ));
+  response
+    .status(ready ? 200 : 503)
+    .type("text")
+    .send(ready ? "ready" : "not ready");
 });
 
 app.use(compression());
 app.use(helmet.noSniff());
-app.use("/assets", express.static("build/client/assets", { immutable: true, maxAge: "1y", fallthrough: false }));
+app.use(
+  "/assets",
+  express.static("build/client/assets", { immutable: true, maxAge: "1y", fallthrough: false }),
+);
 app.use(express.static("build/client", { maxAge: "1h" }));
-app.use(pinoHttp({ logger, customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? "error" : "debug"), quietReqLogger: true }));
+app.use(
+  pinoHttp({
+    logger,
+    customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? "error" : "debug"),
+    quietReqLogger: true,
+  }),
+);
 
 app.use((_request, response, next) => {
   response.locals.nonce = randomBytes(16).toString("base64");
@@ -46,7 +68,11 @@ app.use(
       useDefaults: false,
       directives: {
         "default-src": ["'self'"],
-        "script-src": ["'self'", (_request, response) => `'nonce-${(response as express.Response).locals.nonce}'`, "'strict-dynamic'"],
+        "script-src": [
+          "'self'",
+          (_request, response) => `'nonce-${(response as express.Response).locals.nonce}'`,
+          "'strict-dynamic'",
+        ],
         "style-src": ["'self'", "'unsafe-inline'"],
         "img-src": ["'self'", "data:", "blob:"],
         "font-src": ["'self'"],

@@ -10,7 +10,14 @@ const bodySchema = z.object({ events: z.array(runEventSchema).max(500) });
 
 const problem = (status: number, code: string, detail: string, field = "events") =>
   Response.json(
-    { type: "about:blank", title: detail, status, detail, problem: { code, message: detail, field }, problems: [{ code, message: detail, field }] },
+    {
+      type: "about:blank",
+      title: detail,
+      status,
+      detail,
+      problem: { code, message: detail, field },
+      problems: [{ code, message: detail, field }],
+    },
     { status, headers: { "Content-Type": "application/problem+json" } },
   );
 
@@ -24,22 +31,54 @@ export async function action({ context, params, request }: Route.ActionArgs): Pr
   const body = bodySchema.safeParse(await request.json().catch(() => null));
   if (!body.success) {
     const issue = body.error.issues[0];
-    return problem(422, "OUT_OF_RANGE", `A reading cannot be kept: ${issue?.message ?? "it did not arrive whole."}`, issue?.path.join("."));
+    return problem(
+      422,
+      "OUT_OF_RANGE",
+      `A reading cannot be kept: ${issue?.message ?? "it did not arrive whole."}`,
+      issue?.path.join("."),
+    );
   }
   const stranger = body.data.events.find(event => !people.some(p => p.id === event.personId));
-  if (stranger) return problem(422, "UNKNOWN_ID", "A reading names somebody who does not work in this kitchen.", "personId");
-  const outcome = await appendEvents(db, { kitchenId, runId: run.id, events: body.data.events, now: new Date() });
-  if (!outcome.ok) return problem(409, "DUPLICATE", "A reading with this id is kept already, and it says something else.", outcome.conflicting);
+  if (stranger)
+    return problem(
+      422,
+      "UNKNOWN_ID",
+      "A reading names somebody who does not work in this kitchen.",
+      "personId",
+    );
+  const outcome = await appendEvents(db, {
+    kitchenId,
+    runId: run.id,
+    events: body.data.events,
+    now: new Date(),
+  });
+  if (!outcome.ok)
+    return problem(
+      409,
+      "DUPLICATE",
+      "A reading with this id is kept already, and it says something else.",
+      outcome.conflicting,
+    );
 
   // Only a finish, or its undoing, changes what the run's row and its batch say.
-  if (body.data.events.some(e => e.payload.kind === "finished" || e.payload.kind === "undone") || run.finishedAt) {
+  if (
+    body.data.events.some(e => e.payload.kind === "finished" || e.payload.kind === "undone") ||
+    run.finishedAt
+  ) {
     const kitchen = await kitchenOf(kitchenId);
     const live = await loadLiveRun(run, kitchen);
     if (live) {
       const state = foldLive(live, kitchen);
       const record: BatchRecord = batchRecord(state);
       const finishedAt = state.finishedAt === null ? null : new Date(state.finishedAt);
-      await closeRun(db, { kitchenId, runId: run.id, formulaVersionId: run.formulaVersionId, baseG: run.baseG, finishedAt, record });
+      await closeRun(db, {
+        kitchenId,
+        runId: run.id,
+        formulaVersionId: run.formulaVersionId,
+        baseG: run.baseG,
+        finishedAt,
+        record,
+      });
     }
   }
   return Response.json({ ok: true, serverNow: Date.now() });

@@ -6,14 +6,25 @@ import { buttonClass } from "../ui/button";
 import type { Formula } from "./use-formula";
 
 /** Adds a step behind the open one, or at the end. */
-export function AddStep({ formula, after, onAdded }: { formula: Formula; after: string | null; onAdded: (id: string) => void }) {
+export function AddStep({
+  formula,
+  after,
+  onAdded,
+}: {
+  formula: Formula;
+  after: string | null;
+  onAdded: (id: string) => void;
+}) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className={buttonClass("quiet", "mt-2")}>
         <Plus aria-hidden="true" className="size-4" /> Add a step{after ? " after the open one" : ""}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" className="z-30 min-w-52 rounded-xl border border-rule bg-enamel p-1.5 shadow-2xl">
+        <DropdownMenu.Content
+          align="start"
+          className="z-30 min-w-52 rounded-xl border border-rule bg-enamel p-1.5 shadow-2xl"
+        >
           {(Object.keys(STEP_KINDS) as StepKindName[]).map(kind => (
             <DropdownMenu.Item
               key={kind}

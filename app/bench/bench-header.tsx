@@ -33,7 +33,10 @@ export function BenchHeader({ formula, kitchen, walked, yieldBand, timeBand }: B
   const good = formula.saveState === "saved";
   const waiting = formula.saveState === "waiting" || formula.saveState === "saving";
   return (
-    <section aria-label="Formula" className="flex flex-wrap items-end gap-x-7 gap-y-3 px-4 pt-5 pb-3 sm:px-6">
+    <section
+      aria-label="Formula"
+      className="flex flex-wrap items-start gap-x-8 gap-y-3 px-4 pt-5 pb-2 sm:px-6"
+    >
       <div className="mr-auto min-w-52">
         <h1 className="text-2xl leading-tight">{document.name}</h1>
         <p className="text-sm text-faded">
@@ -50,12 +53,12 @@ export function BenchHeader({ formula, kitchen, walked, yieldBand, timeBand }: B
         shown={`${printNumber(document.base.massG / 1000, 2)} kg`}
         read={readMass("The base", "kg")}
         onRead={massG => edit(d => withBase(d, g(massG)), "base")}
-        inputClassName="w-30 border-x-0 border-t-0 !border-copper bg-transparent !rounded-none px-0 font-display text-xl font-semibold text-copper border-b-2"
+        inputClassName="w-28 border-x-0 border-t-0 border-b-2 !border-copper bg-transparent !rounded-none !px-0 !py-0 font-display text-xl leading-7 font-semibold text-copper"
       />
       <KeyFigure label="gives" band={yieldBand && `${yieldBand} l`}>
         {walked.finishedMl > 0 && !walked.problems.length ? (
-          <Ask of={{ ask: "yield" }} label={`Yield ${printNumber(walked.finishedMl / 1000, 1)} litres`}>
-            {printNumber(walked.finishedMl / 1000, 1)} l
+          <Ask of={{ ask: "yield" }} label={`Yield ${litresShown(walked.finishedMl)} litres`}>
+            {litresShown(walked.finishedMl)} l
           </Ask>
         ) : (
           "no yield yet"
@@ -64,13 +67,19 @@ export function BenchHeader({ formula, kitchen, walked, yieldBand, timeBand }: B
       <KeyFigure label="in" band={timeBand}>
         {printDuration(walked.totalS)}
       </KeyFigure>
-      <div className="flex gap-2">
+      <div className="flex gap-2 pt-1">
         <ScalePanel formula={formula} kitchen={kitchen} walked={walked} />
-        <CookButton kitchen={kitchen} ready={walked.problems.length === 0 && walked.states.length > 0 && good} />
+        <CookButton
+          kitchen={kitchen}
+          ready={walked.problems.length === 0 && walked.states.length > 0 && good}
+        />
       </div>
     </section>
   );
 }
+
+/** A small yield needs its second decimal. */
+const litresShown = (volumeMl: number): string => printNumber(volumeMl / 1000, volumeMl < 2000 ? 2 : 1);
 
 function KeyFigure({ label, band, children }: { label: string; band: string; children: React.ReactNode }) {
   return (
@@ -90,11 +99,18 @@ function CookButton({ kitchen, ready }: { kitchen: Kitchen; ready: boolean }) {
       <label className="sr-only" htmlFor="cook-burner">
         On which burner
       </label>
-      <select id="cook-burner" name="burner" defaultValue={kitchen.data.defaultBurnerId} className="max-w-36 rounded-lg border border-rule bg-enamel px-2 py-2 text-sm">
+      <select
+        id="cook-burner"
+        name="burner"
+        defaultValue={kitchen.data.defaultBurnerId}
+        className="max-w-36 rounded-lg border border-rule bg-enamel px-2 py-2 text-sm"
+      >
         {kitchen.data.burners.map(burner => (
           <option key={burner.id} value={burner.id}>
             {burner.name}
-            {burner.kind in FLAT_TOPS ? "" : `, ${BURNER_CLASSES[burner.kind as keyof typeof BURNER_CLASSES].label}`}
+            {burner.kind in FLAT_TOPS
+              ? ""
+              : `, ${BURNER_CLASSES[burner.kind as keyof typeof BURNER_CLASSES].label}`}
           </option>
         ))}
       </select>
@@ -102,7 +118,10 @@ function CookButton({ kitchen, ready }: { kitchen: Kitchen; ready: boolean }) {
         Cook this
       </Button>
       {refused && "problem" in refused && (
-        <p role="alert" className="absolute top-full right-0 mt-1 w-72 rounded-md bg-beet-wash p-2 text-sm text-beet">
+        <p
+          role="alert"
+          className="absolute top-full right-0 mt-1 w-72 rounded-md bg-beet-wash p-2 text-sm text-beet"
+        >
           ✕ {refused.problem}
         </p>
       )}

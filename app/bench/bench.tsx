@@ -1,7 +1,20 @@
 import { useCallback, useMemo, useState } from "react";
 import { data, redirect, useNavigate } from "react-router";
 import { ulid } from "ulid";
-import { type Askable, type Kitchen, STEP_KINDS, type StepKindName, type TraceQuantity, explain, insertStep, moveStep, openKitchen, removeStep, traceOf, walk } from "~/core/formula";
+import {
+  type Askable,
+  type Kitchen,
+  STEP_KINDS,
+  type StepKindName,
+  type TraceQuantity,
+  explain,
+  insertStep,
+  moveStep,
+  openKitchen,
+  removeStep,
+  traceOf,
+  walk,
+} from "~/core/formula";
 import { printDuration, s } from "~/core/quantity";
 import { database, findFormula } from "~/data";
 import type { Route } from "./+types/bench";
@@ -22,7 +35,10 @@ import { type Formula, useFormula } from "./use-formula";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
-  const [kitchen, stored] = await Promise.all([kitchenOf(kitchenId), findFormula(database().db, kitchenId, params.formulaId)]);
+  const [kitchen, stored] = await Promise.all([
+    kitchenOf(kitchenId),
+    findFormula(database().db, kitchenId, params.formulaId),
+  ]);
   if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
   return { kitchen, stored };
 }
@@ -39,10 +55,19 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 }
 
 /** Saving speaks for itself on this page; the kitchen need not be read again for it. */
-export const shouldRevalidate = ({ formEncType, defaultShouldRevalidate }: { formEncType?: string; defaultShouldRevalidate: boolean }) =>
-  formEncType === "application/json" ? false : defaultShouldRevalidate;
+export const shouldRevalidate = ({
+  formEncType,
+  defaultShouldRevalidate,
+}: {
+  formEncType?: string;
+  defaultShouldRevalidate: boolean;
+}) => (formEncType === "application/json" ? false : defaultShouldRevalidate);
 
-export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${(loaderData as { stored: { document: { name: string } } } | undefined)?.stored.document.name ?? "Bench"} · Hondaro` }];
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  {
+    title: `${(loaderData as { stored: { document: { name: string } } } | undefined)?.stored.document.name ?? "Bench"} · Hondaro`,
+  },
+];
 
 export default function BenchPage({ loaderData }: Route.ComponentProps) {
   // Another formula is another bench: its history and its draft begin anew.
@@ -70,7 +95,10 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
   const last = intervals[walked.states.length - 1];
   useBenchCommands(formula, selected, setSelected, setFace);
 
-  const explained = useCallback((asked: Askable) => explain(asked, document, walked, kitchen), [document, walked, kitchen]);
+  const explained = useCallback(
+    (asked: Askable) => explain(asked, document, walked, kitchen),
+    [document, walked, kitchen],
+  );
   const intervalOf = useCallback(
     (asked: Askable): string => {
       if (asked.ask === "yield") return withUnit(bandText(last?.volumeMl, 1000, 1), "l");
@@ -94,48 +122,69 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
 
   return (
     <AskProvider explain={explained} intervalOf={intervalOf}>
-      <main className="grid lg:grid-cols-[minmax(0,1fr)_20.5rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
-        <div className="min-w-0">
-          <BenchHeader
-            formula={formula}
-            kitchen={kitchen}
-            walked={walked}
-            yieldBand={fresh ? bandText(last?.volumeMl, 1000, 1) : ""}
-            timeBand={fresh ? durationBandText(last?.clockS) : ""}
-            formulaId={stored.id}
+      <main>
+        <BenchHeader
+          formula={formula}
+          kitchen={kitchen}
+          walked={walked}
+          yieldBand={fresh ? bandText(last?.volumeMl, 1000, walked.finishedMl < 2000 ? 2 : 1) : ""}
+          timeBand={fresh ? durationBandText(last?.clockS) : ""}
+          formulaId={stored.id}
+        />
+        {formula.theirs && (
+          <ConflictNotice
+            mine={document}
+            theirs={formula.theirs}
+            onTake={formula.takeTheirs}
+            onKeep={formula.keepMine}
           />
-          {formula.theirs && <ConflictNotice mine={document} theirs={formula.theirs} onTake={formula.takeTheirs} onKeep={formula.keepMine} />}
-          <StepLine
-            formula={formula}
-            walked={walked}
-            intervals={fresh ? intervals : []}
-            kitchen={kitchen}
-            face={face}
-            onFace={() => setFace(nextFace)}
-            selected={selected}
-            onSelect={setSelected}
-          />
-          <section aria-label="Trace" className="px-4 pt-4 pb-8 sm:px-6">
-            <div role="group" aria-label="Quantity of the trace" className="flex gap-4 text-sm">
-              {(Object.keys(QUANTITY) as TraceQuantity[]).map(name => (
-                <button key={name} type="button" aria-pressed={quantity === name} onClick={() => setQuantity(name)} className={quantity === name ? "font-bold" : "text-faded hover:text-copper"}>
-                  {QUANTITY[name].label}
-                </button>
-              ))}
-            </div>
-            <TraceChart
-              planned={trace}
-              band={fresh ? band : []}
-              unit={shown.unit}
-              divide={shown.divide}
-              decimals={shown.decimals}
-              label={shown.label}
-              height={150}
-              summary={`along the line over ${printDuration(s(walked.totalS))}`}
+        )}
+        <div className="grid lg:grid-cols-[minmax(0,1fr)_20.5rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
+          <div className="min-w-0">
+            <StepLine
+              formula={formula}
+              walked={walked}
+              intervals={fresh ? intervals : []}
+              kitchen={kitchen}
+              face={face}
+              onFace={() => setFace(nextFace)}
+              selected={selected}
+              onSelect={setSelected}
             />
-          </section>
+            <section aria-label="Trace" className="px-4 pt-4 pb-8 sm:px-6">
+              <div role="group" aria-label="Quantity of the trace" className="flex gap-4 text-sm">
+                {(Object.keys(QUANTITY) as TraceQuantity[]).map(name => (
+                  <button
+                    key={name}
+                    type="button"
+                    aria-pressed={quantity === name}
+                    onClick={() => setQuantity(name)}
+                    className={quantity === name ? "font-bold" : "text-faded hover:text-copper"}
+                  >
+                    {QUANTITY[name].label}
+                  </button>
+                ))}
+              </div>
+              <TraceChart
+                planned={trace}
+                band={fresh ? band : []}
+                unit={shown.unit}
+                divide={shown.divide}
+                decimals={shown.decimals}
+                label={shown.label}
+                height={150}
+                summary={`along the line over ${printDuration(s(walked.totalS))}`}
+              />
+            </section>
+          </div>
+          <PotPanel
+            walked={walked}
+            selected={selected}
+            kitchen={kitchen}
+            intervals={fresh ? intervals : []}
+            document={document}
+          />
         </div>
-        <PotPanel walked={walked} selected={selected} kitchen={kitchen} intervals={fresh ? intervals : []} document={document} />
       </main>
     </AskProvider>
   );
@@ -144,19 +193,57 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
 const withUnit = (text: string, unit: string) => (text ? `${text} ${unit}` : "");
 const nextFace = (face: Face): Face => FACES[(FACES.indexOf(face) + 1) % FACES.length] ?? "grams";
 
-function useBenchCommands(formula: Formula, selected: string | null, select: (id: string | null) => void, setFace: (change: (face: Face) => Face) => void) {
+function useBenchCommands(
+  formula: Formula,
+  selected: string | null,
+  select: (id: string | null) => void,
+  setFace: (change: (face: Face) => Face) => void,
+) {
   const { edit, undo, redo } = formula;
   const navigate = useNavigate();
   const commands = useMemo<ScreenCommand[]>(
     () => [
-      { id: "face", label: "grams, ratio to base, per finished litre", group: "This formula", keys: "u", shown: "u", run: () => setFace(nextFace) },
+      {
+        id: "face",
+        label: "grams, ratio to base, per finished litre",
+        group: "This formula",
+        keys: "u",
+        shown: "u",
+        run: () => setFace(nextFace),
+      },
       { id: "undo", label: "undo", group: "This formula", keys: "$mod+z", shown: "Ctrl Z", run: undo },
-      { id: "redo", label: "redo", group: "This formula", keys: "$mod+Shift+z", shown: "Ctrl Shift Z", run: redo },
+      {
+        id: "redo",
+        label: "redo",
+        group: "This formula",
+        keys: "$mod+Shift+z",
+        shown: "Ctrl Shift Z",
+        run: redo,
+      },
       ...(selected
         ? [
-            { id: "up", label: "move the open step up", group: "This formula", keys: "Alt+ArrowUp", shown: "Alt ↑", run: () => edit(d => moveStep(d, selected, -1)) },
-            { id: "down", label: "move the open step down", group: "This formula", keys: "Alt+ArrowDown", shown: "Alt ↓", run: () => edit(d => moveStep(d, selected, 1)) },
-            { id: "remove", label: "remove the open step", group: "This formula", run: () => edit(d => removeStep(d, selected)) },
+            {
+              id: "up",
+              label: "move the open step up",
+              group: "This formula",
+              keys: "Alt+ArrowUp",
+              shown: "Alt ↑",
+              run: () => edit(d => moveStep(d, selected, -1)),
+            },
+            {
+              id: "down",
+              label: "move the open step down",
+              group: "This formula",
+              keys: "Alt+ArrowDown",
+              shown: "Alt ↓",
+              run: () => edit(d => moveStep(d, selected, 1)),
+            },
+            {
+              id: "remove",
+              label: "remove the open step",
+              group: "This formula",
+              run: () => edit(d => removeStep(d, selected)),
+            },
           ]
         : []),
       { id: "arrows", label: "along the line", group: "This formula", shown: "↑ ↓" },

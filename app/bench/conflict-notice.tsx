@@ -4,12 +4,25 @@ import { Button } from "../ui/button";
 import type { StoredHead } from "./use-formula";
 
 /** Two cooks saved at once: both versions side by side, nothing overwritten until somebody says so. */
-export function ConflictNotice({ mine, theirs, onTake, onKeep }: { mine: FormulaDocument; theirs: StoredHead; onTake: () => void; onKeep: () => void }) {
+export function ConflictNotice({
+  mine,
+  theirs,
+  onTake,
+  onKeep,
+}: {
+  mine: FormulaDocument;
+  theirs: StoredHead;
+  onTake: () => void;
+  onKeep: () => void;
+}) {
   const left = summary(mine);
   const right = summary(theirs.document);
   const rows = Math.max(left.length, right.length);
   return (
-    <section role="alert" className="mx-4 mb-3 rounded-xl border-2 border-saffron bg-saffron-wash p-4 sm:mx-6">
+    <section
+      role="alert"
+      className="mx-4 mb-3 rounded-xl border-2 border-saffron bg-saffron-wash p-4 sm:mx-6"
+    >
       <h2 className="text-lg">▲ {theirs.editedBy} saved this formula while you were working on it</h2>
       <p className="text-sm">Nothing is lost: both stand here. What differs is bold.</p>
       <table className="mt-2 w-full text-sm">
@@ -38,6 +51,10 @@ export function ConflictNotice({ mine, theirs, onTake, onKeep }: { mine: Formula
 
 const summary = (document: FormulaDocument): string[] => [
   `from ${printKilograms(g(document.base.massG))} ${document.base.name}`,
-  ...document.groups.map(group => `${group.name}: ${group.total.kind === "share-of-base" ? `${group.total.pct} %` : "as weighed"}`),
-  ...document.steps.map((step, i) => `${i + 1}. ${kindOf(step).title(step, [])} ${kindOf(step).detail(step)}`.trim()),
+  ...document.groups.map(
+    group => `${group.name}: ${group.total.kind === "share-of-base" ? `${group.total.pct} %` : "as weighed"}`,
+  ),
+  ...document.steps.map((step, i) =>
+    `${i + 1}. ${kindOf(step).title(step, [])} ${kindOf(step).detail(step)}`.trim(),
+  ),
 ];

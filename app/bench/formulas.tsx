@@ -8,7 +8,10 @@ import { dayOf } from "../text/format";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
-  const [kitchen, formulas] = await Promise.all([kitchenOf(kitchenId), listFormulas(database().db, kitchenId)]);
+  const [kitchen, formulas] = await Promise.all([
+    kitchenOf(kitchenId),
+    listFormulas(database().db, kitchenId),
+  ]);
   return {
     timeZone: kitchen.timeZone,
     formulas: formulas.map(f => ({
@@ -35,11 +38,17 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
       <ul className="mt-6 divide-y divide-rule border-y border-rule">
         {loaderData.formulas.map(formula => (
           <li key={formula.id}>
-            <Link to={`/bench/${formula.id}`} className="group grid gap-x-6 gap-y-1 py-4 sm:grid-cols-[1fr_auto]">
+            <Link
+              to={`/bench/${formula.id}`}
+              className="group grid gap-x-6 gap-y-1 py-4 sm:grid-cols-[1fr_auto]"
+            >
               <span>
-                <span className="font-display text-xl font-semibold group-hover:text-copper">{formula.name}</span>
+                <span className="font-display text-xl font-semibold group-hover:text-copper">
+                  {formula.name}
+                </span>
                 <span className="block text-sm text-faded">
-                  {formula.family} · {formula.school} · version {formula.number}, {formula.editedBy}, {dayOf(formula.editedAt, loaderData.timeZone)}
+                  {formula.family} · {formula.school} · version {formula.number}, {formula.editedBy},{" "}
+                  {dayOf(formula.editedAt, loaderData.timeZone)}
                 </span>
               </span>
               <span className="self-center sm:text-right">

@@ -1,7 +1,20 @@
 import { Plus, X } from "lucide-react";
 import { useId } from "react";
 import { ulid } from "ulid";
-import { type Certainty, type Kitchen, type Line, type StateAfterStep, type Step, addLine, parseRelation, relationAsTyped, relationInWords, removeLine, updateGroupShare, updateLine } from "~/core/formula";
+import {
+  type Certainty,
+  type Kitchen,
+  type Line,
+  type StateAfterStep,
+  type Step,
+  addLine,
+  parseRelation,
+  relationAsTyped,
+  relationInWords,
+  removeLine,
+  updateGroupShare,
+  updateLine,
+} from "~/core/formula";
 import { densityOf } from "~/core/larder";
 import { printMass, printUsMeasure, printVolume, volumeOf } from "~/core/quantity";
 import { Button } from "../ui/button";
@@ -28,7 +41,17 @@ export function GroupEditor({ step, formula }: { step: Step; formula: Formula })
 }
 
 /** The lines of a step: what, how much, how sure. */
-export function LinesEditor({ step, formula, kitchen, state }: { step: Step; formula: Formula; kitchen: Kitchen; state: StateAfterStep | undefined }) {
+export function LinesEditor({
+  step,
+  formula,
+  kitchen,
+  state,
+}: {
+  step: Step;
+  formula: Formula;
+  kitchen: Kitchen;
+  state: StateAfterStep | undefined;
+}) {
   return (
     <div>
       <ul className="space-y-2">
@@ -41,7 +64,15 @@ export function LinesEditor({ step, formula, kitchen, state }: { step: Step; for
         className="mt-1"
         onClick={() => {
           const first = kitchen.data.ingredients[0];
-          if (first) formula.edit(d => addLine(d, step.id, { id: ulid(), of: { larder: first.id }, amount: { kind: "share-of-base", pct: 1 }, certainty: "assumed" }));
+          if (first)
+            formula.edit(d =>
+              addLine(d, step.id, {
+                id: ulid(),
+                of: { larder: first.id },
+                amount: { kind: "share-of-base", pct: 1 },
+                certainty: "assumed",
+              }),
+            );
         }}
       >
         <Plus aria-hidden="true" className="size-4" /> Add an ingredient
@@ -50,12 +81,30 @@ export function LinesEditor({ step, formula, kitchen, state }: { step: Step; for
   );
 }
 
-const CERTAINTY_WORDS: Record<Certainty, string> = { stated: "stated", measured: "measured", assumed: "assumed" };
+const CERTAINTY_WORDS: Record<Certainty, string> = {
+  stated: "stated",
+  measured: "measured",
+  assumed: "assumed",
+};
 
-function LineRow({ line, step, formula, kitchen, state }: { line: Line; step: Step; formula: Formula; kitchen: Kitchen; state: StateAfterStep | undefined }) {
+function LineRow({
+  line,
+  step,
+  formula,
+  kitchen,
+  state,
+}: {
+  line: Line;
+  step: Step;
+  formula: Formula;
+  kitchen: Kitchen;
+  state: StateAfterStep | undefined;
+}) {
   const id = useId();
   const { document } = formula;
-  const ingredient = state?.sources.get(line.id) ?? ("larder" in line.of ? kitchen.ingredientById.get(line.of.larder) : undefined);
+  const ingredient =
+    state?.sources.get(line.id) ??
+    ("larder" in line.of ? kitchen.ingredientById.get(line.of.larder) : undefined);
   const amount = state?.lines.find(l => l.lineId === line.id);
   const density = ingredient && densityOf(ingredient);
   const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
@@ -71,7 +120,9 @@ function LineRow({ line, step, formula, kitchen, state }: { line: Line; step: St
           value={"larder" in line.of ? `larder:${line.of.larder}` : `formula:${line.of.formula}`}
           onChange={event => {
             const [kind = "", key = ""] = event.currentTarget.value.split(":");
-            formula.edit(d => updateLine(d, line.id, { of: kind === "formula" ? { formula: key } : { larder: key } }));
+            formula.edit(d =>
+              updateLine(d, line.id, { of: kind === "formula" ? { formula: key } : { larder: key } }),
+            );
           }}
           className="w-52 rounded-md border border-rule bg-enamel px-2 py-1.5"
         >
@@ -95,8 +146,18 @@ function LineRow({ line, step, formula, kitchen, state }: { line: Line; step: St
         hideLabel
         label={`Amount of ${ingredient?.name ?? "this ingredient"}`}
         shown={relationAsTyped(line.amount)}
-        read={text => parseRelation(text, { document, inGroup, density, ingredient: ingredient?.name ?? "this", field: line.id })}
-        onRead={({ relation, typed }) => formula.edit(d => updateLine(d, line.id, { amount: relation, typed, certainty: "stated" }), line.id)}
+        read={text =>
+          parseRelation(text, {
+            document,
+            inGroup,
+            density,
+            ingredient: ingredient?.name ?? "this",
+            field: line.id,
+          })
+        }
+        onRead={({ relation, typed }) =>
+          formula.edit(d => updateLine(d, line.id, { amount: relation, typed, certainty: "stated" }), line.id)
+        }
         hint={
           <>
             {relationInWords(line.amount, document.base.name, document.groups)}
@@ -108,7 +169,13 @@ function LineRow({ line, step, formula, kitchen, state }: { line: Line; step: St
       />
       <label className="pt-1 text-sm text-faded">
         <span className="sr-only">How sure</span>
-        <select value={line.certainty} onChange={event => formula.edit(d => updateLine(d, line.id, { certainty: event.currentTarget.value as Certainty }))} className="rounded-md border border-rule bg-enamel px-1.5 py-0.5">
+        <select
+          value={line.certainty}
+          onChange={event =>
+            formula.edit(d => updateLine(d, line.id, { certainty: event.currentTarget.value as Certainty }))
+          }
+          className="rounded-md border border-rule bg-enamel px-1.5 py-0.5"
+        >
           {Object.entries(CERTAINTY_WORDS).map(([key, words]) => (
             <option key={key} value={key}>
               {words}
@@ -117,7 +184,12 @@ function LineRow({ line, step, formula, kitchen, state }: { line: Line; step: St
         </select>
       </label>
       <span className="pt-1 text-sm font-semibold">{amount && printMass(amount.massG)}</span>
-      <button type="button" className="mt-0.5 ml-auto rounded-md p-1.5 text-faded hover:text-beet" aria-label={`Remove ${ingredient?.name ?? "this ingredient"}`} onClick={() => formula.edit(d => removeLine(d, line.id))}>
+      <button
+        type="button"
+        className="mt-0.5 ml-auto rounded-md p-1.5 text-faded hover:text-beet"
+        aria-label={`Remove ${ingredient?.name ?? "this ingredient"}`}
+        onClick={() => formula.edit(d => removeLine(d, line.id))}
+      >
         <X aria-hidden="true" className="size-4" />
       </button>
     </li>

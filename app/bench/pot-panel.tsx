@@ -1,4 +1,12 @@
-import { type FormulaDocument, type Kitchen, type StateAfterStep, type StepIntervals, type Walk, kindOf, labelOf } from "~/core/formula";
+import {
+  type FormulaDocument,
+  type Kitchen,
+  type StateAfterStep,
+  type StepIntervals,
+  type Walk,
+  kindOf,
+  labelOf,
+} from "~/core/formula";
 import { ALLERGENS } from "~/core/larder";
 import { dissolvedPct } from "~/core/pot";
 import { printKilograms, printLength, printNumber, g } from "~/core/quantity";
@@ -25,15 +33,25 @@ export function ghostLevels(states: readonly StateAfterStep[], upTo: number): Gh
   for (let i = upTo - 1; i >= 0; i--) {
     const state = states[i];
     if (!state || state.vessel !== now.vessel || state.levelMm === null) break;
-    if (ghosts.concat([{ levelMm: now.levelMm ?? 0, label: "" }]).every(ghost => Math.abs(ghost.levelMm - (state.levelMm ?? 0)) > 4))
-      ghosts.push({ levelMm: state.levelMm, label: `${kindOf(state.step).label.toLowerCase().split(" ")[0]} ${printNumber(state.levelMm)}` });
+    if (
+      ghosts
+        .concat([{ levelMm: now.levelMm ?? 0, label: "" }])
+        .every(ghost => Math.abs(ghost.levelMm - (state.levelMm ?? 0)) > 4)
+    )
+      ghosts.push({
+        levelMm: state.levelMm,
+        label: `${kindOf(state.step).label.toLowerCase().split(" ")[0]} ${printNumber(state.levelMm)}`,
+      });
   }
   return ghosts;
 }
 
 export const vesselInWords = (vessel: Vessel): string => {
   const geometry = geometryOfVessel(vessel);
-  const across = "rimLengthMm" in vessel.shape ? `${printNumber(vessel.shape.rimLengthMm / 10)} × ${printNumber(vessel.shape.rimWidthMm / 10)} cm` : `${printNumber(geometry.baseDiameterMm / 10)} cm`;
+  const across =
+    "rimLengthMm" in vessel.shape
+      ? `${printNumber(vessel.shape.rimLengthMm / 10)} × ${printNumber(vessel.shape.rimWidthMm / 10)} cm`
+      : `${printNumber(geometry.baseDiameterMm / 10)} cm`;
   return `${across} × ${printNumber(geometry.heightMm / 10)} cm · ${printNumber(geometry.capacityMl / 1000, geometry.capacityMl < 10_000 ? 1 : 0)} l · tare ${printKilograms(g(vessel.tareG))}`;
 };
 
@@ -48,7 +66,10 @@ export interface PotPanelProps {
 /** The pot to scale after the open step; without one, where it stands highest. */
 export function PotPanel({ walked, selected, intervals, document }: PotPanelProps) {
   const open = walked.states.findIndex(state => state.step.id === selected);
-  const highest = walked.states.reduce((best, state, i) => ((state.levelMm ?? 0) >= (walked.states[best]?.levelMm ?? 0) ? i : best), 0);
+  const highest = walked.states.reduce(
+    (best, state, i) => ((state.levelMm ?? 0) >= (walked.states[best]?.levelMm ?? 0) ? i : best),
+    0,
+  );
   const index = open >= 0 ? open : highest;
   const state = walked.states[index];
   const label = labelOf(walked);
@@ -65,25 +86,42 @@ export function PotPanel({ walked, selected, intervals, document }: PotPanelProp
             bulkMm={state.pot.solids.length ? (state.bulkLevelMm ?? (state.levelMm ?? 40) * 0.8) : 0}
             floatFatMm={fatLayerMm(state)}
             dissolvedPct={dissolvedPct(state.pot.liquor)}
-            ghosts={state.mark ? [{ levelMm: state.mark.startMm, label: `start ${printNumber(state.mark.startMm)}` }] : ghostLevels(walked.states, index)}
-            mark={state.mark ? { levelMm: state.mark.markMm, label: `${printNumber(state.mark.markMm)} mm` } : state.levelMm === null ? null : { levelMm: state.levelMm, label: `${printNumber(state.levelMm)} mm` }}
+            ghosts={
+              state.mark
+                ? [{ levelMm: state.mark.startMm, label: `start ${printNumber(state.mark.startMm)}` }]
+                : ghostLevels(walked.states, index)
+            }
+            mark={
+              state.mark
+                ? { levelMm: state.mark.markMm, label: `${printNumber(state.mark.markMm)} mm` }
+                : state.levelMm === null
+                  ? null
+                  : { levelMm: state.levelMm, label: `${printNumber(state.levelMm)} mm` }
+            }
             stick={state.vessel.use !== "tray"}
             width={352}
             height={state.vessel.use === "tray" ? 150 : 318}
-            gutter={84}
+            gutter={80}
             title={`${state.vessel.name} in section after step ${index + 1}${state.levelMm === null ? "" : `: the liquor stands ${printNumber(state.levelMm)} mm high`}`}
           />
           <p className="mt-1 text-center text-sm">
             <strong>after step {index + 1}</strong>
             <span className="text-faded">
-              {state.levelMm !== null && ` · ${printNumber(geometryOfVessel(state.vessel).heightMm - state.levelMm)} mm to the rim`}
-              {state.bulkLevelMm !== undefined && state.pot.solids.length > 0 && ` · bones ${printNumber(state.bulkLevelMm)} mm high`}
+              {state.levelMm !== null &&
+                ` · ${printNumber(geometryOfVessel(state.vessel).heightMm - state.levelMm)} mm to the rim`}
+              {state.bulkLevelMm !== undefined &&
+                state.pot.solids.length > 0 &&
+                ` · bones ${printNumber(state.bulkLevelMm)} mm high`}
             </span>
           </p>
           {state.mark && (
             <p className="mt-2 text-center">
               dip-stick mark{" "}
-              <Ask of={{ ask: "mark", step: index }} label={`Dip-stick mark ${printNumber(state.mark.markMm)} millimetres`} className="font-bold text-copper">
+              <Ask
+                of={{ ask: "mark", step: index }}
+                label={`Dip-stick mark ${printNumber(state.mark.markMm)} millimetres`}
+                className="font-bold text-copper"
+              >
                 {printLength(state.mark.markMm)}
               </Ask>{" "}
               <span className="text-sm text-faded">{bandText(intervals[index]?.markMm, 1, 0)}</span>
@@ -95,7 +133,9 @@ export function PotPanel({ walked, selected, intervals, document }: PotPanelProp
       )}
       <dl className="mt-5 divide-y divide-rule border-y border-rule text-sm">
         <Fact label="Allergens recorded">
-          {label.known ? label.allergens.map(a => ALLERGENS[a]).join(", ") || "none recorded" : `not known: ${label.notEntered.join(", ")} not entered`}
+          {label.known
+            ? label.allergens.map(a => ALLERGENS[a]).join(", ") || "none recorded"
+            : `not known: ${label.notEntered.join(", ")} not entered`}
         </Fact>
         <Fact label="Contains">{label.diet.join(", ") || "nothing flagged"}</Fact>
         <Fact label="Keeps">

@@ -12,14 +12,33 @@ export type SaveReply =
   | { readonly kind: "conflict"; readonly theirs: StoredHead }
   | { readonly kind: "unreachable" };
 
-const saveSchema = z.object({ intent: z.literal("save"), rowVersion: z.number().int(), document: z.unknown() });
+const saveSchema = z.object({
+  intent: z.literal("save"),
+  rowVersion: z.number().int(),
+  document: z.unknown(),
+});
 
 /** Saves an edit from the Bench. */
-export async function saveEdit(section: SectionWithPerson, id: string, body: unknown): Promise<{ reply: SaveReply; status: number }> {
+export async function saveEdit(
+  section: SectionWithPerson,
+  id: string,
+  body: unknown,
+): Promise<{ reply: SaveReply; status: number }> {
   const asked = saveSchema.safeParse(body);
-  if (!asked.success) return { reply: { kind: "refused", message: "The formula did not arrive whole. Load the page again." }, status: 422 };
+  if (!asked.success)
+    return {
+      reply: { kind: "refused", message: "The formula did not arrive whole. Load the page again." },
+      status: 422,
+    };
   const document = readFormula(asked.data.document);
-  if (!document.ok) return { reply: { kind: "refused", message: document.problems[0]?.message ?? "This formula cannot be kept as it is." }, status: 422 };
+  if (!document.ok)
+    return {
+      reply: {
+        kind: "refused",
+        message: document.problems[0]?.message ?? "This formula cannot be kept as it is.",
+      },
+      status: 422,
+    };
   const outcome = await saveFormula(database().db, {
     kitchenId: section.kitchenId,
     id,
@@ -28,21 +47,35 @@ export async function saveEdit(section: SectionWithPerson, id: string, body: unk
     personId: section.person.id,
     now: new Date(),
   });
-  if (!outcome) return { reply: { kind: "refused", message: "This formula is not here any more." }, status: 404 };
+  if (!outcome)
+    return { reply: { kind: "refused", message: "This formula is not here any more." }, status: 404 };
   if (!outcome.ok) return { reply: { kind: "conflict", theirs: outcome.current }, status: 409 };
-  return { reply: { kind: "saved", rowVersion: outcome.saved.rowVersion, number: outcome.saved.number }, status: 200 };
+  return {
+    reply: { kind: "saved", rowVersion: outcome.saved.rowVersion, number: outcome.saved.number },
+    status: 200,
+  };
 }
 
 export type CookReply = { readonly runId: string } | { readonly problem: string };
 
 /** Puts the formula on the fire at the size it stands at. Refused while its line cannot be walked to the end. */
-export async function cook(section: SectionWithPerson, id: string, burnerId: string | null): Promise<CookReply> {
+export async function cook(
+  section: SectionWithPerson,
+  id: string,
+  burnerId: string | null,
+): Promise<CookReply> {
   const { db } = database();
-  const [kitchen, stored] = await Promise.all([kitchenOf(section.kitchenId), findFormula(db, section.kitchenId, id)]);
+  const [kitchen, stored] = await Promise.all([
+    kitchenOf(section.kitchenId),
+    findFormula(db, section.kitchenId, id),
+  ]);
   if (!stored) return { problem: "This formula is not here any more." };
   const burner = kitchen.burners.find(b => b.id === (burnerId ?? kitchen.defaultBurnerId));
   if (!burner) return { problem: "That burner is not part of this range. Choose another." };
-  const walked = walk(withBase(stored.document, g(stored.document.base.massG)), openKitchen(kitchen, {}, burner.id));
+  const walked = walk(
+    withBase(stored.document, g(stored.document.base.massG)),
+    openKitchen(kitchen, {}, burner.id),
+  );
   const stops = walked.problems[0];
   if (stops) return { problem: `It cannot be cooked as it stands: ${stops.message}` };
   if (!walked.states.length) return { problem: "There is no step to cook yet. Add one first." };

@@ -1,5 +1,14 @@
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
-import { type Kitchen, type StateAfterStep, type Step, type StepIntervals, kindOf, moveStep, removeStep, updateStep } from "~/core/formula";
+import {
+  type Kitchen,
+  type StateAfterStep,
+  type Step,
+  type StepIntervals,
+  kindOf,
+  moveStep,
+  removeStep,
+  updateStep,
+} from "~/core/formula";
 import { printKilograms, printLength, printMass, printNumber } from "~/core/quantity";
 import { grossTarget } from "~/core/vessel";
 import { g } from "~/core/quantity";
@@ -10,7 +19,15 @@ import { GroupEditor, LinesEditor } from "./line-editor";
 import { STEP_FIELDS, StepFieldInput } from "./step-fields";
 import type { Formula } from "./use-formula";
 
-const TAKES_LINES: ReadonlySet<Step["kind"]> = new Set(["add", "roast", "brown", "deglaze", "simmer", "steep", "reduce"]);
+const TAKES_LINES: ReadonlySet<Step["kind"]> = new Set([
+  "add",
+  "roast",
+  "brown",
+  "deglaze",
+  "simmer",
+  "steep",
+  "reduce",
+]);
 
 export interface StepEditorProps {
   step: Step;
@@ -24,9 +41,10 @@ export interface StepEditorProps {
 /** A row opened in place: everything of the step can be changed here. */
 export function StepEditor({ step, index, formula, kitchen, state, interval }: StepEditorProps) {
   const kind = kindOf(step);
-  const change = (patch: Partial<Step>, tag: string) => formula.edit(d => updateStep(d, step.id, patch), `${step.id}-${tag}`);
+  const change = (patch: Partial<Step>, tag: string) =>
+    formula.edit(d => updateStep(d, step.id, patch), `${step.id}-${tag}`);
   return (
-    <div className="grid gap-5 pr-4 pb-4 pl-10 lg:grid-cols-[minmax(0,1fr)_15rem]">
+    <div className="space-y-4 pr-4 pb-4 pl-10">
       <div className="space-y-4">
         <div className="flex flex-wrap items-start gap-x-5 gap-y-3">
           {STEP_FIELDS[step.kind].map(field => (
@@ -49,18 +67,30 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
           />
         </label>
         <div className="flex flex-wrap gap-2">
-          <Button look="quiet" onClick={() => formula.edit(d => moveStep(d, step.id, -1))} disabled={index === 0}>
+          <Button
+            look="quiet"
+            onClick={() => formula.edit(d => moveStep(d, step.id, -1))}
+            disabled={index === 0}
+          >
             <ArrowUp aria-hidden="true" className="size-4" /> Move up
           </Button>
-          <Button look="quiet" onClick={() => formula.edit(d => moveStep(d, step.id, 1))} disabled={index === formula.document.steps.length - 1}>
+          <Button
+            look="quiet"
+            onClick={() => formula.edit(d => moveStep(d, step.id, 1))}
+            disabled={index === formula.document.steps.length - 1}
+          >
             <ArrowDown aria-hidden="true" className="size-4" /> Move down
           </Button>
-          <Button look="quiet" className="hover:text-beet" onClick={() => formula.edit(d => removeStep(d, step.id))}>
+          <Button
+            look="quiet"
+            className="hover:text-beet"
+            onClick={() => formula.edit(d => removeStep(d, step.id))}
+          >
             <Trash2 aria-hidden="true" className="size-4" /> Remove this step
           </Button>
         </div>
       </div>
-      <div className="space-y-2 text-sm">
+      <div className="space-y-2 border-t border-rule pt-3 text-sm">
         {kind.cue && (
           <p>
             <span className="text-faded">It is there when: </span>
@@ -70,15 +100,22 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
         {state?.mark && state.vessel && (
           <p>
             Stop at{" "}
-            <Ask of={{ ask: "mark", step: index }} label={`Dip-stick mark ${printNumber(state.mark.markMm)} millimetres`} className="font-bold text-copper">
+            <Ask
+              of={{ ask: "mark", step: index }}
+              label={`Dip-stick mark ${printNumber(state.mark.markMm)} millimetres`}
+              className="font-bold text-copper"
+            >
               {printLength(state.mark.markMm)}
             </Ask>{" "}
-            on the stick ({printLength(state.mark.belowStartMm)} below the start), or when {state.vessel.name} shows{" "}
-            <strong>{printMass(grossTarget(g(state.vessel.tareG), state.massG))}</strong> on the scale ({printKilograms(state.massG)} and the tare).
+            on the stick ({printLength(state.mark.belowStartMm)} below the start), or when {state.vessel.name}{" "}
+            shows <strong>{printMass(grossTarget(g(state.vessel.tareG), state.massG))}</strong> on the scale (
+            {printKilograms(state.massG)} and the tare).
           </p>
         )}
         {interval && interval.durationS.lo !== interval.durationS.hi && (
-          <p className="text-faded">It takes {bandText(interval.durationS, 60, 0)} min; a forecast, not a timer.</p>
+          <p className="text-faded">
+            It takes {bandText(interval.durationS, 60, 0)} min; a forecast, not a timer.
+          </p>
         )}
         {kind.cautions.map(caution => (
           <p key={caution} className="rounded-md bg-saffron-wash px-2.5 py-1.5 text-saffron-ink">

@@ -23,7 +23,12 @@ export type StepField = { readonly key: string; readonly label: string } & (
 const minutes: StepField = { key: "durationMin", label: "Time", type: "minutes" };
 const pot: StepField = { key: "vesselId", label: "Pot", type: "vessel" };
 const LID_WORDS = { off: "off", ajar: "ajar", on: "on" };
-const SURFACE_WORDS = { stirred: "clear and stirred", lazy: "lazy, skimmed", "fat-layer": "unbroken fat", skin: "cream or starch skin" };
+const SURFACE_WORDS = {
+  stirred: "clear and stirred",
+  lazy: "lazy, skimmed",
+  "fat-layer": "unbroken fat",
+  skin: "cream or starch skin",
+};
 
 export const STEP_FIELDS: Readonly<Record<StepKindName, readonly StepField[]>> = {
   add: [minutes, pot],
@@ -41,17 +46,42 @@ export const STEP_FIELDS: Readonly<Record<StepKindName, readonly StepField[]>> =
     { key: "holdC", label: "Held at", type: "temperature", min: 40, max: 110 },
     minutes,
     { key: "lid", label: "Lid", type: "choice", choices: LIDS.map(lid => [lid, LID_WORDS[lid]] as const) },
-    { key: "surface", label: "Surface", type: "choice", choices: SURFACES.map(x => [x, SURFACE_WORDS[x]] as const) },
+    {
+      key: "surface",
+      label: "Surface",
+      type: "choice",
+      choices: SURFACES.map(x => [x, SURFACE_WORDS[x]] as const),
+    },
     { key: "setting", label: "Flame to bring it up", type: "percent" },
   ],
   steep: [minutes],
-  strain: [{ key: "press", label: "pressed (more, cloudier)", type: "flag" }, { ...pot, label: "Into" }, minutes],
+  strain: [
+    { key: "press", label: "pressed (more, cloudier)", type: "flag" },
+    { ...pot, label: "Into" },
+    minutes,
+  ],
   degrease: [
-    { key: "method", label: "How", type: "choice", choices: [["ladle", "ladle or tip"], ["chilled", "chill and lift"]] },
+    {
+      key: "method",
+      label: "How",
+      type: "choice",
+      choices: [
+        ["ladle", "ladle or tip"],
+        ["chilled", "chill and lift"],
+      ],
+    },
     minutes,
   ],
   cool: [
-    { key: "method", label: "Where", type: "choice", choices: [["ice-bath", "ice sink, stirred"], ["walk-in", "walk-in, covered"]] },
+    {
+      key: "method",
+      label: "Where",
+      type: "choice",
+      choices: [
+        ["ice-bath", "ice sink, stirred"],
+        ["walk-in", "walk-in, covered"],
+      ],
+    },
     { key: "toC", label: "Down to", type: "temperature", min: 1, max: 80 },
   ],
   reduce: [
@@ -79,19 +109,55 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
   const input = "w-26";
   switch (field.type) {
     case "minutes":
-      return <TypedField label={field.label} shown={`${printNumber(number)} min`} read={readMinutes(field.label)} onRead={set} inputClassName={input} />;
+      return (
+        <TypedField
+          label={field.label}
+          shown={`${printNumber(number)} min`}
+          read={readMinutes(field.label)}
+          onRead={set}
+          inputClassName={input}
+        />
+      );
     case "temperature":
-      return <TypedField label={field.label} shown={`${printNumber(number, number % 1 ? 1 : 0)} °C`} read={readTemperature(field.label, field.min, field.max)} onRead={set} inputClassName={input} />;
+      return (
+        <TypedField
+          label={field.label}
+          shown={`${printNumber(number, number % 1 ? 1 : 0)} °C`}
+          read={readTemperature(field.label, field.min, field.max)}
+          onRead={set}
+          inputClassName={input}
+        />
+      );
     case "number":
-      return <TypedField label={field.label} shown={`${printNumber(number)} ${field.unit}`} read={readWithin(field.label, field.unit, field.min, field.max)} onRead={set} inputClassName={input} />;
+      return (
+        <TypedField
+          label={field.label}
+          shown={`${printNumber(number)} ${field.unit}`}
+          read={readWithin(field.label, field.unit, field.min, field.max)}
+          onRead={set}
+          inputClassName={input}
+        />
+      );
     case "percent":
-      return <TypedField label={field.label} shown={`${printNumber(number * 100)} %`} read={readWithin(field.label, "%", 1, 100)} onRead={pct => set(pct / 100)} inputClassName="w-20" />;
+      return (
+        <TypedField
+          label={field.label}
+          shown={`${printNumber(number * 100)} %`}
+          read={readWithin(field.label, "%", 1, 100)}
+          onRead={pct => set(pct / 100)}
+          inputClassName="w-20"
+        />
+      );
     case "litres":
       return (
         <TypedField
           label={field.label}
           shown={typeof value === "number" ? `${printNumber(value / 1000, 1)} l` : "by eye"}
-          read={text => (/^\s*(by eye|-|)\s*$/i.test(text) ? ok<number | undefined>(undefined) : litresIn(field.label)(text))}
+          read={text =>
+            /^\s*(by eye|-|)\s*$/i.test(text)
+              ? ok<number | undefined>(undefined)
+              : litresIn(field.label)(text)
+          }
           onRead={litres => set(litres === undefined ? undefined : litres * 1000)}
           inputClassName={input}
         />
@@ -111,13 +177,23 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
       return (
         <label className="block grow text-xs text-faded">
           {field.label}
-          <input value={String(value ?? "")} maxLength={400} onChange={event => event.currentTarget.value && set(event.currentTarget.value)} className="mt-0.5 block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink" />
+          <input
+            value={String(value ?? "")}
+            maxLength={400}
+            onChange={event => event.currentTarget.value && set(event.currentTarget.value)}
+            className="mt-0.5 block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
+          />
         </label>
       );
     case "flag":
       return (
         <label className="mt-5 flex items-center gap-2">
-          <input type="checkbox" checked={value === true} onChange={event => set(event.currentTarget.checked)} className="size-4 accent-copper" />
+          <input
+            type="checkbox"
+            checked={value === true}
+            onChange={event => set(event.currentTarget.checked)}
+            className="size-4 accent-copper"
+          />
           {field.label}
         </label>
       );
@@ -129,7 +205,12 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
           <label htmlFor={id} className="block text-xs text-faded">
             {field.label}
           </label>
-          <select id={id} value={typeof value === "string" ? value : ""} onChange={event => set(event.currentTarget.value || undefined)} className="mt-0.5 rounded-md border border-rule bg-enamel px-2 py-1.5">
+          <select
+            id={id}
+            value={typeof value === "string" ? value : ""}
+            onChange={event => set(event.currentTarget.value || undefined)}
+            className="mt-0.5 rounded-md border border-rule bg-enamel px-2 py-1.5"
+          >
             {choices.map(([key, words]) => (
               <option key={key} value={key}>
                 {words}
@@ -145,8 +226,11 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
 const litresIn = (label: string) => readWithin(label, "l", 0.1, 500);
 
 function vesselChoices(step: Step, kitchen: Kitchen): [string, string][] {
-  const fitting = kitchen.vessels.filter(v => v.use !== "tray" && (step.kind === "strain" || v.use !== "container"));
-  const auto = step.kind === "reduce" ? "where it stands" : step.kind === "cover" ? "smallest that fits" : "by itself";
+  const fitting = kitchen.vessels.filter(
+    v => v.use !== "tray" && (step.kind === "strain" || v.use !== "container"),
+  );
+  const auto =
+    step.kind === "reduce" ? "where it stands" : step.kind === "cover" ? "smallest that fits" : "by itself";
   return [["", auto], ...fitting.map((v): [string, string] => [v.id, v.name])];
 }
 
@@ -154,7 +238,13 @@ function vesselChoices(step: Step, kitchen: Kitchen): [string, string][] {
 function readEnd(text: string) {
   const amount = parseAmount(text);
   if (amount.ok)
-    return ok(amount.value.kind === "share" ? { share: amount.value.pct / 100 } : amount.value.kind === "mass" ? { massG: amount.value.massG as number } : { volumeMl: amount.value.volumeMl as number });
+    return ok(
+      amount.value.kind === "share"
+        ? { share: amount.value.pct / 100 }
+        : amount.value.kind === "mass"
+          ? { massG: amount.value.massG as number }
+          : { volumeMl: amount.value.volumeMl as number },
+    );
   const number = readNumber(text, "target");
   return number.ok && !number.value.rest.trim() ? ok({ share: number.value.value }) : amount;
 }

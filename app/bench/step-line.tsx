@@ -1,9 +1,17 @@
-import { DndContext, KeyboardSensor, PointerSensor, closestCenter, useSensor, useSensors } from "@dnd-kit/core";
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import type { KeyboardEvent } from "react";
 import { type Kitchen, type StepIntervals, type Walk, moveStep } from "~/core/formula";
 import { AddStep } from "./add-step";
 import type { Face } from "./faces";
+import { ROW_GRID } from "./row-grid";
 import { StepRow } from "./step-row";
 import type { Formula } from "./use-formula";
 
@@ -18,10 +26,17 @@ export interface StepLineProps {
   onSelect: (id: string | null) => void;
 }
 
-export const ROW_GRID = "grid-cols-[1.75rem_minmax(0,1fr)] lg:grid-cols-[1.75rem_minmax(9rem,1fr)_14.5rem_5.75rem_5rem_4.5rem_4.25rem]";
-
 /** The line: steps down the page, amounts beside them, the pot's state as threads at the right. */
-export function StepLine({ formula, walked, intervals, kitchen, face, onFace, selected, onSelect }: StepLineProps) {
+export function StepLine({
+  formula,
+  walked,
+  intervals,
+  kitchen,
+  face,
+  onFace,
+  selected,
+  onSelect,
+}: StepLineProps) {
   const { document, edit } = formula;
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -42,14 +57,27 @@ export function StepLine({ formula, walked, intervals, kitchen, face, onFace, se
 
   return (
     <section aria-label="The line" className="px-4 sm:px-6">
-      <div className={`grid ${ROW_GRID} gap-x-3 border-b border-ink/70 pb-1 text-xs text-faded`}>
+      <div className={`grid ${ROW_GRID} border-b border-ink/70 pb-1 text-xs text-faded`}>
         <span />
-        <span>step</span>
-        <button type="button" onClick={onFace} title="u" className="hidden text-left hover:text-copper lg:block">
+        <span className="pl-3">step</span>
+        <button
+          type="button"
+          onClick={onFace}
+          title="u"
+          className="hidden px-4 text-left hover:text-copper lg:block"
+        >
           {(["grams", "ratio", "per litre"] as const).map((name, i) => (
             <span key={name}>
               {i > 0 && " · "}
-              <span className={face === name ? "font-bold text-ink underline decoration-copper decoration-2 underline-offset-4" : ""}>{name}</span>
+              <span
+                className={
+                  face === name
+                    ? "font-bold text-ink underline decoration-copper decoration-2 underline-offset-4"
+                    : ""
+                }
+              >
+                {name}
+              </span>
             </span>
           ))}
         </button>
@@ -65,7 +93,9 @@ export function StepLine({ formula, walked, intervals, kitchen, face, onFace, se
         onDragEnd={({ active, over }) => {
           if (!over || active.id === over.id) return;
           const ids = document.steps.map(step => step.id);
-          edit(d => moveStep(d, String(active.id), ids.indexOf(String(over.id)) - ids.indexOf(String(active.id))));
+          edit(d =>
+            moveStep(d, String(active.id), ids.indexOf(String(over.id)) - ids.indexOf(String(active.id))),
+          );
         }}
       >
         <SortableContext items={document.steps.map(step => step.id)} strategy={verticalListSortingStrategy}>
@@ -80,7 +110,11 @@ export function StepLine({ formula, walked, intervals, kitchen, face, onFace, se
                 state={walked.states[index]}
                 before={walked.states[index - 1]}
                 interval={intervals[index]}
-                problems={walked.problems.filter(p => p.field.startsWith(`steps.${index}`) || (index === walked.states.length && !p.field.startsWith("steps.")))}
+                problems={walked.problems.filter(
+                  p =>
+                    p.field.startsWith(`steps.${index}`) ||
+                    (index === walked.states.length && !p.field.startsWith("steps.")),
+                )}
                 largest={largest}
                 face={face}
                 open={selected === step.id}
@@ -92,7 +126,9 @@ export function StepLine({ formula, walked, intervals, kitchen, face, onFace, se
           </ol>
         </SortableContext>
       </DndContext>
-      {document.steps.length === 0 && <p className="py-8 text-faded">No step yet. Begin with what goes into the oven or the pot.</p>}
+      {document.steps.length === 0 && (
+        <p className="py-8 text-faded">No step yet. Begin with what goes into the oven or the pot.</p>
+      )}
       <AddStep formula={formula} after={selected} onAdded={onSelect} />
     </section>
   );

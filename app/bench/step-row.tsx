@@ -5,12 +5,12 @@ import { GripVertical } from "lucide-react";
 import { type Kitchen, type StateAfterStep, type Step, type StepIntervals, kindOf } from "~/core/formula";
 import { printMass, printNumber } from "~/core/quantity";
 import type { Problem } from "~/core/result";
-import { type Band, bandText, durationBandText, elapsedClock } from "../text/format";
+import { type Band, bandText, clockBandText, elapsedClock } from "../text/format";
 import { Ask } from "../ui/ask";
 import { Thread } from "../ui/thread";
 import { type Face, faceOf } from "./faces";
 import { StepEditor } from "./step-editor";
-import { ROW_GRID } from "./step-line";
+import { ROW_GRID } from "./row-grid";
 import type { Formula } from "./use-formula";
 
 export interface StepRowProps {
@@ -33,8 +33,22 @@ const MOVED = 0.003;
 
 const HOTTEST_C = 105;
 
-export function StepRow({ step, index, state, before, interval, problems, largest, face, open, onToggle, formula, kitchen }: StepRowProps) {
-  const { setNodeRef, transform, transition, attributes, listeners, setActivatorNodeRef, isDragging } = useSortable({ id: step.id });
+export function StepRow({
+  step,
+  index,
+  state,
+  before,
+  interval,
+  problems,
+  largest,
+  face,
+  open,
+  onToggle,
+  formula,
+  kitchen,
+}: StepRowProps) {
+  const { setNodeRef, transform, transition, attributes, listeners, setActivatorNodeRef, isDragging } =
+    useSortable({ id: step.id });
   const kind = kindOf(step);
   const names = state?.lines.map(line => line.name) ?? step.lines.map(line => nameOf(line.of, kitchen));
   const detail = kind.detail(step);
@@ -45,9 +59,13 @@ export function StepRow({ step, index, state, before, interval, problems, larges
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={clsx("relative border-b border-rule", open && "bg-enamel shadow-[inset_3px_0_0_var(--color-copper)]", isDragging && "z-10 bg-enamel shadow-xl")}
+      className={clsx(
+        "relative",
+        open && "bg-enamel shadow-[inset_3px_0_0_var(--color-copper)]",
+        isDragging && "z-10 bg-enamel shadow-xl",
+      )}
     >
-      <div className={`grid ${ROW_GRID} gap-x-3`}>
+      <div className={`grid ${ROW_GRID} lg:grid-rows-[auto_1fr]`}>
         <span className="group relative py-2.5 pl-1 text-right font-display font-semibold text-faded">
           {index + 1}
           <button
@@ -61,9 +79,16 @@ export function StepRow({ step, index, state, before, interval, problems, larges
             <GripVertical aria-hidden="true" className="size-4" />
           </button>
         </span>
-        <div className="py-2.5">
-          <button type="button" data-step={step.id} aria-expanded={open} onClick={onToggle} className="block w-full text-left leading-snug hover:text-copper">
-            <span className="font-bold">{kind.title(step, names)}</span> {detail && <span className="text-sm text-faded">{detail}</span>}
+        <div className="py-2.5 pl-3">
+          <button
+            type="button"
+            data-step={step.id}
+            aria-expanded={open}
+            onClick={onToggle}
+            className="block w-full text-left leading-snug hover:text-copper"
+          >
+            <span className="font-bold">{kind.title(step, names)}</span>{" "}
+            {detail && <span className="text-sm text-faded">{detail}</span>}
           </button>
           {step.remark && <p className="text-sm italic">{step.remark}</p>}
           {problems.map(problem => (
@@ -77,61 +102,109 @@ export function StepRow({ step, index, state, before, interval, problems, larges
             </p>
           ))}
         </div>
-        <div className="col-start-2 pb-2 lg:col-start-auto lg:py-2.5">{state && <Amounts state={state} index={index} face={face} />}</div>
+        <div className="col-start-2 pb-2 pl-3 lg:col-start-auto lg:px-4 lg:py-2.5">
+          {state && <Amounts state={state} index={index} face={face} />}
+        </div>
         {state ? (
           <>
-            <p className="col-start-2 flex flex-wrap gap-x-4 pb-2.5 text-sm text-faded lg:hidden">
+            <p className="col-start-2 flex flex-wrap gap-x-4 pb-2.5 pl-3 text-sm text-faded lg:hidden">
               <span>{printNumber(state.massG / 1000, 2)} kg in pot</span>
               {state.volumeMl !== null && <span>{printNumber(state.volumeMl / 1000, 2)} l</span>}
               <span>{printNumber(state.temperatureC)} °C</span>
               <span>{elapsedClock(state.clockS)}</span>
             </p>
-            <Thread className="hidden py-2.5 lg:block" from={before ? before.massG / largest.mass : 0} to={state.massG / largest.mass} colour="#c49a6c">
+            <Thread
+              className="hidden py-2.5 lg:row-span-2 lg:block"
+              from={before ? before.massG / largest.mass : 0}
+              to={state.massG / largest.mass}
+              colour="#c49a6c"
+            >
               {moved(state.massG, before?.massG) && (
                 <Figure band={interval?.massG} divide={1000} decimals={2}>
-                  <Ask of={{ ask: "mass", step: index }} label={`${printNumber(state.massG / 1000, 2)} kilograms in the pot`}>
+                  <Ask
+                    of={{ ask: "mass", step: index }}
+                    label={`${printNumber(state.massG / 1000, 2)} kilograms in the pot`}
+                  >
                     {printNumber(state.massG / 1000, 2)}
                   </Ask>{" "}
                   kg
                 </Figure>
               )}
             </Thread>
-            <Thread className="hidden py-2.5 lg:block" from={before?.volumeMl ? before.volumeMl / largest.litres : 0} to={state.volumeMl ? state.volumeMl / largest.litres : 0} colour="#8a5a2c">
+            <Thread
+              className="hidden py-2.5 lg:row-span-2 lg:block"
+              from={before?.volumeMl ? before.volumeMl / largest.litres : 0}
+              to={state.volumeMl ? state.volumeMl / largest.litres : 0}
+              colour="#8a5a2c"
+            >
               {state.volumeMl !== null && moved(state.volumeMl, before?.volumeMl) && (
                 <Figure band={interval?.volumeMl} divide={1000} decimals={1}>
-                  <Ask of={{ ask: "litres", step: index }} label={`${printNumber(state.volumeMl / 1000, 2)} litres of liquor`}>
+                  <Ask
+                    of={{ ask: "litres", step: index }}
+                    label={`${printNumber(state.volumeMl / 1000, 2)} litres of liquor`}
+                  >
                     {printNumber(state.volumeMl / 1000, 2)}
                   </Ask>{" "}
                   l
                 </Figure>
               )}
             </Thread>
-            <Thread className="hidden py-2.5 lg:block" from={before ? before.temperatureC / HOTTEST_C : 0} to={state.temperatureC / HOTTEST_C} colour="#d9a441">
+            <Thread
+              className="hidden py-2.5 lg:row-span-2 lg:block"
+              from={before ? before.temperatureC / HOTTEST_C : 0}
+              to={state.temperatureC / HOTTEST_C}
+              colour="#d9a441"
+            >
               {moved(state.temperatureC, before?.temperatureC) && (
                 <Figure band={interval?.temperatureC} divide={1} decimals={0}>
                   {printNumber(state.temperatureC)} °C
                 </Figure>
               )}
             </Thread>
-            <div className="hidden py-2.5 text-right text-sm leading-5 lg:block">
+            <div className="hidden border-rule py-2.5 text-right text-sm leading-5 lg:row-span-2 lg:block">
               <span className="font-semibold">{elapsedClock(state.clockS)}</span>
-              <span className="block text-xs leading-4 text-faded">{durationBandText(interval?.clockS)}</span>
+              <span className="block text-xs leading-4 text-faded">{clockBandText(interval?.clockS)}</span>
             </div>
           </>
         ) : (
-          <p className="col-span-4 hidden self-center py-2.5 text-sm text-faded lg:block">not reached yet</p>
+          <p className="hidden py-2.5 text-sm text-faded lg:col-span-4 lg:row-span-2 lg:block">
+            not reached yet
+          </p>
         )}
+        <div className="col-span-full border-b border-rule lg:col-span-3 lg:col-start-1 lg:row-start-2">
+          {open && (
+            <StepEditor
+              step={step}
+              index={index}
+              formula={formula}
+              kitchen={kitchen}
+              state={state}
+              interval={interval}
+            />
+          )}
+        </div>
       </div>
-      {open && <StepEditor step={step} index={index} formula={formula} kitchen={kitchen} state={state} interval={interval} />}
     </li>
   );
 }
 
 const nameOf = (of: Step["lines"][number]["of"], kitchen: Kitchen): string =>
-  "larder" in of ? (kitchen.ingredientById.get(of.larder)?.name ?? of.larder) : (kitchen.data.formulas[of.formula]?.name.toLowerCase() ?? "a formula");
+  "larder" in of
+    ? (kitchen.ingredientById.get(of.larder)?.name ?? of.larder)
+    : (kitchen.data.formulas[of.formula]?.name.toLowerCase() ?? "a formula");
 
 /** A figure with its 90 % band below it. */
-function Figure({ band, divide, decimals, children }: { band: Band | null | undefined; divide: number; decimals: number; children: React.ReactNode }) {
+function Figure({
+  band,
+  divide,
+  decimals,
+  children,
+}: {
+  band: Band | null | undefined;
+  divide: number;
+  decimals: number;
+  children: React.ReactNode;
+}) {
   const text = bandText(band, divide, decimals);
   return (
     <>
@@ -149,10 +222,24 @@ function Amounts({ state, index, face }: { state: StateAfterStep; index: number;
         <div key={line.lineId} className="flex items-baseline justify-between gap-2">
           <dt className="min-w-0">
             {line.name}
-            {line.purchasedG - line.massG > 0.5 && <span className="text-faded"> from {printMass(line.purchasedG)}</span>}
+            {line.purchasedG - line.massG > 0.5 && (
+              <span className="text-faded"> from {printMass(line.purchasedG)}</span>
+            )}
           </dt>
-          <dd className={clsx("whitespace-nowrap", line.certainty === "assumed" ? "is-assumed" : line.certainty === "measured" ? "is-measured" : "font-semibold")}>
-            <Ask of={{ ask: "line", step: index, lineId: line.lineId }} label={`${line.name}, ${printMass(line.massG)}, ${line.certainty}`}>
+          <dd
+            className={clsx(
+              "whitespace-nowrap",
+              line.certainty === "assumed"
+                ? "is-assumed"
+                : line.certainty === "measured"
+                  ? "is-measured"
+                  : "font-semibold",
+            )}
+          >
+            <Ask
+              of={{ ask: "line", step: index, lineId: line.lineId }}
+              label={`${line.name}, ${printMass(line.massG)}, ${line.certainty}`}
+            >
               {faceOf(line, face)}
             </Ask>
             {line.certainty === "assumed" && <span title="assumed"> ?</span>}
@@ -163,7 +250,10 @@ function Amounts({ state, index, face }: { state: StateAfterStep; index: number;
         <div key={computed.what} className="flex items-baseline justify-between gap-2 text-faded">
           <dt>{computed.what}</dt>
           <dd className="whitespace-nowrap">
-            <Ask of={{ ask: "computed", step: index, what: computed.what }} label={`${computed.what}, ${printMass(computed.massG)}, worked out`}>
+            <Ask
+              of={{ ask: "computed", step: index, what: computed.what }}
+              label={`${computed.what}, ${printMass(computed.massG)}, worked out`}
+            >
               {computed.way === "out" ? "−" : ""}
               {printMass(computed.massG)}
             </Ask>

@@ -17,7 +17,11 @@ interface History {
 }
 
 type Edit =
-  | { readonly type: "edit"; readonly tag: string; readonly change: (document: FormulaDocument) => FormulaDocument }
+  | {
+      readonly type: "edit";
+      readonly tag: string;
+      readonly change: (document: FormulaDocument) => FormulaDocument;
+    }
   | { readonly type: "undo" }
   | { readonly type: "redo" }
   | { readonly type: "replace"; readonly document: FormulaDocument };
@@ -27,13 +31,21 @@ function step(history: History, edit: Edit): History {
     case "edit": {
       const next = edit.change(history.present);
       if (next === history.present) return history;
-      const past = edit.tag && edit.tag === history.tag ? history.past : [...history.past, history.present].slice(-MOST_UNDO);
+      const past =
+        edit.tag && edit.tag === history.tag
+          ? history.past
+          : [...history.past, history.present].slice(-MOST_UNDO);
       return { past, present: next, future: [], tag: edit.tag };
     }
     case "undo": {
       const before = history.past.at(-1);
       if (!before) return history;
-      return { past: history.past.slice(0, -1), present: before, future: [history.present, ...history.future], tag: "" };
+      return {
+        past: history.past.slice(0, -1),
+        present: before,
+        future: [history.present, ...history.future],
+        tag: "",
+      };
     }
     case "redo": {
       const [next, ...future] = history.future;
@@ -78,7 +90,10 @@ const draftKey = (id: string) => `hondaro-draft-${id}`;
 /** An edit that never reached the server, kept on this device, if it still builds on what the server holds. */
 function unsavedDraft(id: string, stored: StoredHead): FormulaDocument | null {
   try {
-    const kept = JSON.parse(localStorage.getItem(draftKey(id)) ?? "null") as { rowVersion: number; document: unknown } | null;
+    const kept = JSON.parse(localStorage.getItem(draftKey(id)) ?? "null") as {
+      rowVersion: number;
+      document: unknown;
+    } | null;
     if (kept?.rowVersion !== stored.rowVersion) return null;
     const read = readFormula(kept.document);
     return read.ok ? read.value : null;
@@ -90,7 +105,11 @@ function unsavedDraft(id: string, stored: StoredHead): FormulaDocument | null {
 /** The formula on the Bench: edits, undo, saving by itself, and what to do when two cooks save at once. */
 export function useFormula(id: string, stored: StoredHead): Formula {
   const [history, dispatch] = useReducer(step, { past: [], present: stored.document, future: [], tag: "" });
-  const [head, setHead] = useState({ rowVersion: stored.rowVersion, number: stored.number, document: stored.document });
+  const [head, setHead] = useState({
+    rowVersion: stored.rowVersion,
+    number: stored.number,
+    document: stored.document,
+  });
   const [theirs, setTheirs] = useState<StoredHead | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const [offline, setOffline] = useState(false);
@@ -109,7 +128,11 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   }, [id]);
 
   useEffect(() => {
-    if (changed) localStorage.setItem(draftKey(id), JSON.stringify({ rowVersion: head.rowVersion, document: history.present }));
+    if (changed)
+      localStorage.setItem(
+        draftKey(id),
+        JSON.stringify({ rowVersion: head.rowVersion, document: history.present }),
+      );
     else localStorage.removeItem(draftKey(id));
   }, [changed, head.rowVersion, history.present, id]);
 
@@ -120,10 +143,13 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     const timer = setTimeout(
       () => {
         sent.current = history.present;
-        void submit(JSON.stringify({ intent: "save", rowVersion: head.rowVersion, document: history.present }), {
-          method: "post",
-          encType: "application/json",
-        }).catch(() => setOffline(true));
+        void submit(
+          JSON.stringify({ intent: "save", rowVersion: head.rowVersion, document: history.present }),
+          {
+            method: "post",
+            encType: "application/json",
+          },
+        ).catch(() => setOffline(true));
       },
       offline ? TRY_AGAIN_MS : PAUSE_MS,
     );
@@ -142,7 +168,11 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     else setAttempt(n => n + 1);
   }, [reply]);
 
-  const edit = useCallback((change: (document: FormulaDocument) => FormulaDocument, tag = "") => dispatch({ type: "edit", change, tag }), []);
+  const edit = useCallback(
+    (change: (document: FormulaDocument) => FormulaDocument, tag = "") =>
+      dispatch({ type: "edit", change, tag }),
+    [],
+  );
   const undo = useCallback(() => dispatch({ type: "undo" }), []);
   const redo = useCallback(() => dispatch({ type: "redo" }), []);
   const takeTheirs = useCallback(() => {
@@ -157,7 +187,17 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     setTheirs(null);
   }, [theirs]);
 
-  const saveState: SaveState = theirs ? "conflict" : refusal ? "refused" : offline ? "offline" : !changed ? "saved" : state === "idle" ? "waiting" : "saving";
+  const saveState: SaveState = theirs
+    ? "conflict"
+    : refusal
+      ? "refused"
+      : offline
+        ? "offline"
+        : !changed
+          ? "saved"
+          : state === "idle"
+            ? "waiting"
+            : "saving";
   return {
     document: history.present,
     number: head.number,

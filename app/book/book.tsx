@@ -7,7 +7,16 @@ import { buttonClass } from "../ui/button";
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
   const cooked = await listCooked(database().db, kitchenId);
-  return { cards: cooked.map(c => ({ versionId: c.versionId, name: c.document.name, number: c.number, state: c.state, editedBy: c.editedBy, batches: c.batches })) };
+  return {
+    cards: cooked.map(c => ({
+      versionId: c.versionId,
+      name: c.document.name,
+      number: c.number,
+      state: c.state,
+      editedBy: c.editedBy,
+      batches: c.batches,
+    })),
+  };
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "Book · Hondaro" }];
@@ -17,7 +26,9 @@ export default function Book({ loaderData }: Route.ComponentProps) {
   return (
     <main className="mx-auto max-w-5xl px-4 py-8 sm:px-6">
       <h1 className="text-3xl">Book</h1>
-      <p className="mt-1 text-faded">A card for every version that was cooked. It says what was cooked and never changes.</p>
+      <p className="mt-1 text-faded">
+        A card for every version that was cooked. It says what was cooked and never changes.
+      </p>
       {cards.length === 0 ? (
         <>
           <p className="mt-8">No card yet: a formula gets its card when it goes on the fire.</p>
@@ -29,10 +40,20 @@ export default function Book({ loaderData }: Route.ComponentProps) {
         <ul className="mt-6 divide-y divide-rule border-y border-rule">
           {cards.map(card => (
             <li key={card.versionId}>
-              <Link to={`/book/${card.versionId}`} className="group flex flex-wrap items-baseline justify-between gap-x-6 py-4">
-                <span className="font-display text-xl font-semibold group-hover:text-copper">{card.name}</span>
+              <Link
+                to={`/book/${card.versionId}`}
+                className="group flex flex-wrap items-baseline justify-between gap-x-6 py-4"
+              >
+                <span className="font-display text-xl font-semibold group-hover:text-copper">
+                  {card.name}
+                </span>
                 <span className="text-sm text-faded">
-                  version {card.number} · {card.editedBy} · {card.batches === 0 ? "on the fire, no finished batch yet" : card.batches === 1 ? "1 batch" : `${card.batches} batches`}
+                  version {card.number} · {card.editedBy} ·{" "}
+                  {card.batches === 0
+                    ? "on the fire, no finished batch yet"
+                    : card.batches === 1
+                      ? "1 batch"
+                      : `${card.batches} batches`}
                 </span>
               </Link>
             </li>

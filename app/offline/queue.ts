@@ -29,7 +29,10 @@ export async function dequeue(ids: readonly string[]): Promise<void> {
   await Promise.all([...ids.map(id => transaction.store.delete(id)), transaction.done]);
 }
 
-export type Delivery = { readonly kind: "delivered"; readonly serverNow: number } | { readonly kind: "refused"; readonly message: string } | { readonly kind: "unreachable" };
+export type Delivery =
+  | { readonly kind: "delivered"; readonly serverNow: number }
+  | { readonly kind: "refused"; readonly message: string }
+  | { readonly kind: "unreachable" };
 
 /** Sends what waits for a run. Delivered readings leave the queue; refused ones stay, with the reason. */
 export async function deliver(runId: string, send: typeof fetch = fetch): Promise<Delivery> {
@@ -37,7 +40,11 @@ export async function deliver(runId: string, send: typeof fetch = fetch): Promis
   if (!events.length) return { kind: "delivered", serverNow: Date.now() };
   let response: Response;
   try {
-    response = await send(`/api/runs/${runId}/events`, { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ events }) });
+    response = await send(`/api/runs/${runId}/events`, {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify({ events }),
+    });
   } catch {
     return { kind: "unreachable" };
   }

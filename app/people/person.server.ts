@@ -5,7 +5,12 @@ import { type Section, sectionContext } from "../context.server";
 const A_YEAR_S = 365 * 24 * 3600;
 
 /** Who is cooking on this device. Picked by name; signing in comes later. */
-export const personCookie = createCookie("hondaro_person", { httpOnly: true, sameSite: "lax", path: "/", maxAge: A_YEAR_S });
+export const personCookie = createCookie("hondaro_person", {
+  httpOnly: true,
+  sameSite: "lax",
+  path: "/",
+  maxAge: A_YEAR_S,
+});
 
 type Context = Readonly<Pick<RouterContextProvider, "get">>;
 

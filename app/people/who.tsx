@@ -38,7 +38,12 @@ export default function Who({ loaderData, actionData }: Route.ComponentProps) {
       <Form method="post" className="mt-8 grid gap-3 sm:grid-cols-2">
         <input type="hidden" name="to" value={loaderData.to} />
         {loaderData.people.map(person => (
-          <button key={person.id} name="person" value={person.id} className="rounded-xl border-2 border-ink bg-enamel px-5 py-4 text-left hover:border-copper hover:bg-saffron-wash">
+          <button
+            key={person.id}
+            name="person"
+            value={person.id}
+            className="rounded-xl border-2 border-ink bg-enamel px-5 py-4 text-left hover:border-copper hover:bg-saffron-wash"
+          >
             <span className="block font-display text-xl font-semibold">{person.name}</span>
             <span className="text-faded">{person.role}</span>
           </button>

@@ -14,7 +14,17 @@ const START_LINE = 0.93;
 const CLOCK_END = 0.62;
 
 /** The kitchen's own hob from above, pots at true relative diameter. */
-export function Hob({ burners, pots, now, timeZone }: { burners: readonly Burner[]; pots: readonly PotNow[]; now: number; timeZone: string }) {
+export function Hob({
+  burners,
+  pots,
+  now,
+  timeZone,
+}: {
+  burners: readonly Burner[];
+  pots: readonly PotNow[];
+  now: number;
+  timeZone: string;
+}) {
   const right = Math.max(...burners.map(b => b.xMm + b.widthMm)) + EDGE_MM;
   const back = Math.max(...burners.map(b => b.yMm + b.depthMm)) + EDGE_MM;
   // The cook stands in front: front is at the bottom of the picture.
@@ -25,11 +35,29 @@ export function Hob({ burners, pots, now, timeZone }: { burners: readonly Burner
     const nth = sharing.indexOf(pot);
     if (!burner) return { pot, x: 0, y: 0 };
     const along = (nth + 1) / (sharing.length + 1);
-    return { pot, x: burner.xMm + burner.widthMm / 2, y: top(burner) + burner.depthMm * (sharing.length > 1 ? along : 0.5) };
+    return {
+      pot,
+      x: burner.xMm + burner.widthMm / 2,
+      y: top(burner) + burner.depthMm * (sharing.length > 1 ? along : 0.5),
+    };
   });
   return (
-    <svg viewBox={`-${EDGE_MM} -10 ${right + EDGE_MM} ${back + 20}`} className="w-full max-w-5xl" role="group" aria-label="Burners and the pots on them">
-      <rect x={-EDGE_MM + 6} y={-4} width={right + EDGE_MM - 12} height={back + 8} rx={36} fill="#ede5d6" stroke="#cfc4ae" strokeWidth={5} />
+    <svg
+      viewBox={`-${EDGE_MM} -10 ${right + EDGE_MM} ${back + 20}`}
+      className="max-h-[58vh] w-full"
+      role="group"
+      aria-label="Burners and the pots on them"
+    >
+      <rect
+        x={-EDGE_MM + 6}
+        y={-4}
+        width={right + EDGE_MM - 12}
+        height={back + 8}
+        rx={36}
+        fill="#ede5d6"
+        stroke="#cfc4ae"
+        strokeWidth={5}
+      />
       {burners.map(burner => {
         const taken = places.some(place => place.pot.live.run.burnerId === burner.id);
         const x = burner.xMm;
@@ -37,10 +65,19 @@ export function Hob({ burners, pots, now, timeZone }: { burners: readonly Burner
         if (burner.kind.startsWith("flat-top"))
           return (
             <g key={burner.id}>
-              <rect x={x} y={y} width={burner.widthMm} height={burner.depthMm} rx={14} fill={burner.kind === "flat-top-centre" ? "#d3c5b0" : "#ddd2c0"} />
-              <text x={x + 20} y={y + burner.depthMm - 20} fontSize={26} fill="#5d5664">
-                {burner.name.toLowerCase()}
-              </text>
+              <rect
+                x={x}
+                y={y}
+                width={burner.widthMm}
+                height={burner.depthMm}
+                rx={14}
+                fill={burner.kind === "flat-top-centre" ? "#d3c5b0" : "#ddd2c0"}
+              />
+              {!taken && (
+                <text x={x + 20} y={y + burner.depthMm - 20} fontSize={30} fill="#5d5664">
+                  {burner.name.toLowerCase()}
+                </text>
+              )}
             </g>
           );
         const r = burner.kind.includes("small") ? 120 : 165;
@@ -50,11 +87,13 @@ export function Hob({ burners, pots, now, timeZone }: { burners: readonly Burner
             {!taken && (
               <>
                 <circle cx={cx} cy={cy} r={r} />
-                <path d={`M${cx - r},${cy}H${cx - r * 0.35}M${cx + r * 0.35},${cy}H${cx + r}M${cx},${cy - r}V${cy - r * 0.35}M${cx},${cy + r * 0.35}V${cy + r}`} />
+                <path
+                  d={`M${cx - r},${cy}H${cx - r * 0.35}M${cx + r * 0.35},${cy}H${cx + r}M${cx},${cy - r}V${cy - r * 0.35}M${cx},${cy + r * 0.35}V${cy + r}`}
+                />
                 <circle cx={cx} cy={cy} r={r * 0.22} />
               </>
             )}
-            <text x={x + 14} y={y + 30} fontSize={28} fill="#5d5664" stroke="none">
+            <text x={x + 14} y={y + 36} fontSize={34} fill="#5d5664" stroke="none">
               {burner.name.replace(/\D/g, "")}
             </text>
           </g>
@@ -68,39 +107,94 @@ export function Hob({ burners, pots, now, timeZone }: { burners: readonly Burner
 }
 
 /** A pot from above. Start, now and mark are tide lines; the liquid draws in from the first to the last. */
-function PotFromAbove({ pot, x, y, now, timeZone }: { pot: PotNow; x: number; y: number; now: number; timeZone: string }) {
+function PotFromAbove({
+  pot,
+  x,
+  y,
+  now,
+  timeZone,
+}: {
+  pot: PotNow;
+  x: number;
+  y: number;
+  now: number;
+  timeZone: string;
+}) {
   const { vessel, forecast } = pot;
-  const r = vessel ? Math.min(215, profileMm(vessel.shape, vessel.shape.shape === "table" ? 0 : vessel.shape.heightMm)) : NO_VESSEL_MM / 2;
+  const r = vessel
+    ? Math.min(215, profileMm(vessel.shape, vessel.shape.shape === "table" ? 0 : vessel.shape.heightMm))
+    : NO_VESSEL_MM / 2;
   const start = r * START_LINE;
-  const drawnIn = pot.markMm !== null && pot.startMm ? Math.max(0.45, Math.sqrt(pot.markMm / pot.startMm)) : CLOCK_END;
+  const drawnIn =
+    pot.markMm !== null && pot.startMm ? Math.max(0.45, Math.sqrt(pot.markMm / pot.startMm)) : CLOCK_END;
   const mark = start * drawnIn;
   const progress = forecast?.progress ?? 0;
   const liquid = start - (start - mark) * progress;
   const dark = pot.dissolvedPct > 1.8;
   const ink = dark ? "#ffffff" : "#231f2b";
-  const size = Math.max(30, Math.min(46, r * 0.2));
+  const size = Math.max(32, Math.min(50, r * 0.25));
   const left = forecast ? minutesLeft(forecast.endsAt - now) : "begin";
   const label = `${pot.live.document.name}, ${pot.title.toLowerCase()}: ${forecast ? `${left}, at ${momentOf(forecast.endsAt, now, timeZone)}` : "waits to begin"}`;
   const name = shortName(pot.live.document.name);
   const small = r < 125;
   return (
     <Link to={`/stove/${pot.live.run.id}`} aria-label={label}>
-      {vessel?.handles === "two" && <path d={`M${x - r - 34},${y}h26M${x + r + 8},${y}h26`} stroke="#231f2b" strokeWidth={30} strokeLinecap="round" />}
-      {vessel?.handles === "long" && <path d={`M${x + r * 0.6},${y + r * 0.8}l95,125`} stroke="#231f2b" strokeWidth={24} strokeLinecap="round" />}
+      {vessel?.handles === "two" && (
+        <path
+          d={`M${x - r - 34},${y}h26M${x + r + 8},${y}h26`}
+          stroke="#231f2b"
+          strokeWidth={30}
+          strokeLinecap="round"
+        />
+      )}
+      {vessel?.handles === "long" && (
+        <path
+          d={`M${x + r * 0.6},${y + r * 0.8}l95,125`}
+          stroke="#231f2b"
+          strokeWidth={24}
+          strokeLinecap="round"
+        />
+      )}
       <circle cx={x} cy={y} r={r + 8} fill="#231f2b" />
       <circle cx={x} cy={y} r={r} fill="#e9e2d6" />
-      <circle cx={x} cy={y} r={start} fill="#d8c8ab" stroke="#a98f66" strokeWidth={4} strokeDasharray="3 9" strokeLinecap="round" />
+      <circle
+        cx={x}
+        cy={y}
+        r={start}
+        fill="#d8c8ab"
+        stroke="#a98f66"
+        strokeWidth={4}
+        strokeDasharray="3 9"
+        strokeLinecap="round"
+      />
       <circle cx={x} cy={y} r={liquid} fill={liquidColour(pot.dissolvedPct)} />
       <circle cx={x} cy={y} r={mark} fill="none" stroke={dark ? "#ffd9bd" : "#a9502a"} strokeWidth={5} />
-      <g textAnchor="middle" fill={ink} fontFamily="var(--font-sans)">
+      <g
+        textAnchor="middle"
+        fill={ink}
+        fontFamily="var(--font-sans)"
+        // A rim of the liquid's own colour keeps the words clear of the lines they cross.
+        stroke={liquidColour(pot.dissolvedPct)}
+        strokeWidth={9}
+        strokeLinejoin="round"
+        paintOrder="stroke"
+      >
         <text x={x} y={y - size * 0.95} fontSize={size * 0.74} fontWeight={700}>
           {small ? name.split(" ").at(-1) : name}
         </text>
-        <text x={x} y={y + size * 0.45} fontSize={size * 1.35} fontWeight={650} fontFamily="var(--font-display)">
+        <text
+          x={x}
+          y={y + size * 0.45}
+          fontSize={size * 1.35}
+          fontWeight={650}
+          fontFamily="var(--font-display)"
+        >
           {left}
         </text>
         <text x={x} y={y + size * 1.45} fontSize={size * 0.68}>
-          {forecast ? `${forecast.late ? "late, " : ""}at ${momentOf(forecast.endsAt, now, timeZone)}` : "not begun"}
+          {forecast
+            ? `${forecast.late ? "late, " : ""}at ${momentOf(forecast.endsAt, now, timeZone)}`
+            : "not begun"}
         </text>
         {forecast && !small && (
           <text x={x} y={y + size * 2.25} fontSize={size * 0.58}>
@@ -113,4 +207,5 @@ function PotFromAbove({ pot, x, y, now, timeZone }: { pot: PotNow; x: number; y:
 }
 
 /** Long names lose their first word in a pot: "Guinea-fowl brown stock" is "brown stock" there. */
-const shortName = (name: string): string => (name.length > 16 ? name.split(" ").slice(1).join(" ") || name : name);
+const shortName = (name: string): string =>
+  name.length > 16 ? name.split(" ").slice(1).join(" ") || name : name;

@@ -24,7 +24,10 @@ function bandsFor(run: StoredRun, document: FormulaDocument, kitchen: KitchenDat
   if (found) return found;
   const bands = intervalsAlong(document, kitchen, run.burnerId).map(({ durationS }) =>
     durationS.value > 0
-      ? { lo: durationS.lo / durationS.value, hi: durationS.hi === null ? null : durationS.hi / durationS.value }
+      ? {
+          lo: durationS.lo / durationS.value,
+          hi: durationS.hi === null ? null : durationS.hi / durationS.value,
+        }
       : { lo: 1, hi: 1 },
   );
   if (known.size >= MOST_KNOWN) known.clear();
@@ -35,10 +38,19 @@ function bandsFor(run: StoredRun, document: FormulaDocument, kitchen: KitchenDat
 /** One run with its formula at the size of the batch; `null` if its version is gone. */
 export async function loadLiveRun(run: StoredRun, kitchen: KitchenData): Promise<LiveRun | null> {
   const { db } = database();
-  const [version, events] = await Promise.all([findVersion(db, kitchen.id, run.formulaVersionId), eventsOf(db, [run.id])]);
+  const [version, events] = await Promise.all([
+    findVersion(db, kitchen.id, run.formulaVersionId),
+    eventsOf(db, [run.id]),
+  ]);
   if (!version) return null;
   const document = withBase(version.document, g(run.baseG));
-  return { run, versionNumber: version.number, document, events: events[run.id] ?? [], bands: bandsFor(run, document, kitchen) };
+  return {
+    run,
+    versionNumber: version.number,
+    document,
+    events: events[run.id] ?? [],
+    bands: bandsFor(run, document, kitchen),
+  };
 }
 
 /** Everything on the fire now. */

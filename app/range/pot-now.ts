@@ -1,8 +1,8 @@
-import { type KitchenData, displacedIn, kindOf, openKitchen } from "~/core/formula";
+import { type Kitchen, type KitchenData, displacedIn, heapsOf, kindOf, openKitchen } from "~/core/formula";
 import { dissolvedPct, liquorMass, volumeMlOf } from "~/core/pot";
 import { type Grams, ml } from "~/core/quantity";
 import { type LiveForecast, type RunState, fold, forecastOf } from "~/core/run";
-import { type Vessel, geometryOfVessel } from "~/core/vessel";
+import { type Vessel, bulkMl, geometryOfVessel } from "~/core/vessel";
 
 import type { LiveRun } from "./live-run.server";
 
@@ -14,6 +14,7 @@ export interface PotNow {
   readonly title: string;
   readonly detail: string;
   readonly vessel: Vessel | null;
+  readonly place: "fire" | "oven" | "bench" | "cold";
   readonly startMm: number | null;
   readonly nowMm: number | null;
   readonly markMm: number | null;
@@ -21,6 +22,8 @@ export interface PotNow {
   readonly endMm: number | null;
   readonly grossMarkG: Grams | null;
   readonly dissolvedPct: number;
+  /** Height of the heap of solids, 0 without any. */
+  readonly bulkMm: number;
 }
 
 /** Works out a live run at a moment; pure, so that page and server agree. */
@@ -43,22 +46,41 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
   const before = massOutside(from);
   const nowG = forecast?.massNowG ?? null;
   const fromLiquid = liquorMass(from) > 0;
-  const nowMm = nowG === null ? (fromLiquid ? level(startG) : foreseen?.levelMm ?? null) : level(Math.max(0, nowG - before), fromLiquid ? from : endPot);
+  const nowMm =
+    nowG === null
+      ? fromLiquid
+        ? level(startG)
+        : (foreseen?.levelMm ?? null)
+      : level(Math.max(0, nowG - before), fromLiquid ? from : endPot);
   return {
     live,
     state,
     forecast,
-    title: progress ? kindOf(progress.step).title(progress.step, progress.planned.lines.map(l => l.name)) : "All steps done",
+    title: progress
+      ? kindOf(progress.step).title(
+          progress.step,
+          progress.planned.lines.map(l => l.name),
+        )
+      : "All steps done",
     detail: progress ? kindOf(progress.step).detail(progress.step) : "",
     vessel,
+    place: !progress || vessel?.use === "container" ? "bench" : kindOf(progress.step).place,
     startMm: foreseen?.mark?.startMm ?? (fromLiquid ? level(startG) : null),
     nowMm,
     markMm: foreseen?.mark?.markMm ?? null,
     endMm: foreseen?.mark?.markMm ?? foreseen?.levelMm ?? null,
     grossMarkG: foreseen && vessel && foreseen.mark ? ((vessel.tareG + foreseen.massG) as Grams) : null,
     dissolvedPct: dissolvedPct(endPot.liquor),
+    bulkMm: bulkOf(endPot, vessel, opened),
   };
 }
 
+function bulkOf(pot: RunState["pot"], vessel: Vessel | null, kitchen: Kitchen): number {
+  if (!vessel || !pot.solids.length) return 0;
+  const geometry = geometryOfVessel(vessel);
+  return geometry.levelClipped(bulkMl(heapsOf(pot), kitchen.facts));
+}
+
 const massOutside = (pot: RunState["pot"]): number =>
-  pot.floatFatG + pot.solids.reduce((sum, part) => sum + Object.values(part.pools).reduce((a, b) => a + b, 0), 0);
+  pot.floatFatG +
+  pot.solids.reduce((sum, part) => sum + Object.values(part.pools).reduce((a, b) => a + b, 0), 0);

@@ -6,6 +6,7 @@ import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { clockTime, minutesLeft, momentOf } from "../text/format";
 import { buttonClass } from "../ui/button";
+import { PotSection } from "../ui/pot-section";
 import { useNow } from "../ui/use-now";
 import { Hob } from "./hob";
 import { loadLiveRuns } from "./live-run.server";
@@ -31,18 +32,22 @@ export default function Range({ loaderData }: Route.ComponentProps) {
     return () => clearInterval(timer);
   }, [revalidate]);
   const pots = useMemo(() => runs.map(run => potNow(run, kitchen, now)), [runs, kitchen, now]);
+  const onHob = pots.filter(pot => pot.place === "fire" && pot.vessel?.use !== "tray");
+  const off = pots.filter(pot => !onHob.includes(pot));
 
   return (
-    <main className="grid lg:grid-cols-[1fr_22rem]">
-      <section aria-label="The hob, from above" className="min-w-0 px-4 py-5 sm:px-6">
-        <h1 className="text-2xl">{pots.length ? `On the fire, ${clockTime(now, kitchen.timeZone)}` : "Nothing on the fire"}</h1>
+    <main className="px-4 py-4 sm:px-6">
+      <section aria-label="The hob, from above">
+        <h1 className="text-2xl">
+          {pots.length ? `On the fire, ${clockTime(now, kitchen.timeZone)}` : "Nothing on the fire"}
+        </h1>
         <p className="mt-1 text-faded">
           {pots.length === 0
             ? "Choose a formula on the Bench and cook it; its pot then stands here."
             : `${pots.length === 1 ? "One pot" : `${pots.length} pots`}. In each, the outer line dried where it started, the copper line is where it stops.`}
         </p>
-        <div className="mt-4">
-          <Hob burners={kitchen.burners} pots={pots} now={now} timeZone={kitchen.timeZone} />
+        <div className="mt-3">
+          <Hob burners={kitchen.burners} pots={onHob} now={now} timeZone={kitchen.timeZone} />
         </div>
         {pots.length === 0 && (
           <p className="mt-6">
@@ -52,19 +57,76 @@ export default function Range({ loaderData }: Route.ComponentProps) {
           </p>
         )}
       </section>
-      <aside aria-label="Next for the section" className="border-rule bg-enamel/60 px-4 py-5 sm:px-6 lg:min-h-[calc(100dvh-3.25rem)] lg:border-l">
-        <h2 className="text-xl">Next for the section</h2>
-        {pots.length === 0 ? (
-          <p className="mt-3 text-faded">No pot, no clock. When something cooks, its next mark and the time to it stand here in order.</p>
-        ) : (
-          <ol className="mt-3 divide-y divide-rule border-y border-rule">
-            {[...pots].sort((a, b) => (a.forecast?.endsAt ?? 0) - (b.forecast?.endsAt ?? 0)).map(pot => (
-              <Next key={pot.live.run.id} pot={pot} now={now} timeZone={kitchen.timeZone} />
-            ))}
-          </ol>
+      <div
+        className={
+          off.length > 0 ? "mt-4 grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]" : "mt-4"
+        }
+      >
+        {off.length > 0 && (
+          <section aria-label="Off the fire">
+            <h2 className="text-xl">Off the fire</h2>
+            <ul className="mt-2 flex flex-wrap gap-3">
+              {off.map(pot => (
+                <OffTheFire key={pot.live.run.id} pot={pot} now={now} timeZone={kitchen.timeZone} />
+              ))}
+            </ul>
+          </section>
         )}
-      </aside>
+        <aside aria-label="Next for the section">
+          <h2 className="text-xl">Next for the section</h2>
+          {pots.length === 0 ? (
+            <p className="mt-1 text-faded">
+              No pot, no clock. When something cooks, its next mark and the time to it stand here in order.
+            </p>
+          ) : (
+            <ol className="mt-2 grid gap-x-8 border-t border-rule md:grid-cols-2">
+              {[...pots]
+                .sort((a, b) => (a.forecast?.endsAt ?? 0) - (b.forecast?.endsAt ?? 0))
+                .map(pot => (
+                  <Next key={pot.live.run.id} pot={pot} now={now} timeZone={kitchen.timeZone} />
+                ))}
+            </ol>
+          )}
+        </aside>
+      </div>
     </main>
+  );
+}
+
+const PLACE_WORDS = { fire: "on the fire", oven: "in the oven", bench: "on the bench", cold: "in the cold" };
+
+function OffTheFire({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: string }) {
+  const { forecast } = pot;
+  return (
+    <li>
+      <Link
+        to={`/stove/${pot.live.run.id}`}
+        className="flex min-h-18 items-center gap-4 rounded-xl border border-rule bg-enamel px-4 py-2 hover:border-copper"
+      >
+        {pot.vessel && (
+          <PotSection
+            vessel={pot.vessel}
+            levelMm={pot.nowMm}
+            bulkMm={pot.bulkMm}
+            dissolvedPct={pot.dissolvedPct}
+            width={92}
+            height={64}
+            gutter={8}
+            bare
+            title={pot.vessel.name}
+          />
+        )}
+        <span>
+          <span className="block font-semibold">{pot.live.document.name}</span>
+          <span className="text-sm text-faded">
+            {pot.title.toLowerCase()}, {PLACE_WORDS[pot.place]}
+            {forecast
+              ? `, ${minutesLeft(forecast.endsAt - now)}, at ${momentOf(forecast.endsAt, now, timeZone)}${forecast.late ? ", late" : ""}`
+              : ", not begun"}
+          </span>
+        </span>
+      </Link>
+    </li>
   );
 }
 
@@ -72,7 +134,9 @@ function Next({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: stri
   const { forecast, live } = pot;
   return (
     <li className="grid grid-cols-[4.5rem_1fr] gap-x-3 py-3">
-      <span className={`font-display text-lg font-semibold ${forecast?.late ? "text-beet" : ""}`}>{forecast ? momentOf(forecast.endsAt, now, timeZone) : "now"}</span>
+      <span className={`font-display text-lg font-semibold ${forecast?.late ? "text-beet" : ""}`}>
+        {forecast ? momentOf(forecast.endsAt, now, timeZone) : "now"}
+      </span>
       <div>
         <Link to={`/stove/${live.run.id}`} className="font-semibold hover:text-copper">
           {live.document.name}: {pot.title.toLowerCase()}
@@ -87,9 +151,10 @@ function Next({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: stri
             stop at {printLength(pot.markMm as never)} on the stick of {pot.vessel.name}
           </p>
         )}
-        {forecast?.temperatureNowC != null && <p className="text-sm text-faded">about {printNumber(forecast.temperatureNowC)} °C now</p>}
+        {forecast?.temperatureNowC != null && (
+          <p className="text-sm text-faded">about {printNumber(forecast.temperatureNowC)} °C now</p>
+        )}
       </div>
     </li>
   );
 }
-

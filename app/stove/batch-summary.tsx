@@ -7,14 +7,31 @@ import { clockTime, dayOf, deviationText } from "../text/format";
 import { Button, buttonClass } from "../ui/button";
 
 /** What was planned beside what came out. */
-export function BatchSummary({ state, live, people, timeZone, demo, onReopen, waiting }: { state: RunState; live: LiveRun; people: readonly Person[]; timeZone: string; demo: boolean; onReopen: () => void; waiting: number }) {
+export function BatchSummary({
+  state,
+  live,
+  people,
+  timeZone,
+  demo,
+  onReopen,
+  waiting,
+}: {
+  state: RunState;
+  live: LiveRun;
+  people: readonly Person[];
+  timeZone: string;
+  demo: boolean;
+  onReopen: () => void;
+  waiting: number;
+}) {
   const record = batchRecord(state);
   const card = `/book/${live.run.formulaVersionId}?base=${Math.round(live.run.baseG)}`;
   return (
     <main className="mx-auto max-w-4xl px-4 py-8 sm:px-6">
       <p className="text-sm text-faded">
         {demo && "demo kitchen · "}version {live.versionNumber} · begun by {live.run.startedBy}
-        {record.finishedAt !== null && `, finished ${dayOf(record.finishedAt, timeZone)} at ${clockTime(record.finishedAt, timeZone)}`}
+        {record.finishedAt !== null &&
+          `, finished ${dayOf(record.finishedAt, timeZone)} at ${clockTime(record.finishedAt, timeZone)}`}
         {waiting > 0 && ` · ${waiting} readings wait for the network`}
       </p>
       <h1 className="text-3xl">{live.document.name}: the batch</h1>
@@ -23,7 +40,9 @@ export function BatchSummary({ state, live, people, timeZone, demo, onReopen, wa
         <Headline compared={record.minutes} label="whole run" />
         <div className="rounded-xl border border-rule bg-enamel p-4">
           <p className="text-sm text-faded">out of the strainer</p>
-          <p className="font-display text-2xl font-semibold">{record.strainYield === null ? "no jug read" : `${printNumber(record.strainYield * 100, 1)} %`}</p>
+          <p className="font-display text-2xl font-semibold">
+            {record.strainYield === null ? "no jug read" : `${printNumber(record.strainYield * 100, 1)} %`}
+          </p>
           <p className="text-sm text-faded">of the liquor that was in the pot</p>
         </div>
       </div>
@@ -41,12 +60,17 @@ export function BatchSummary({ state, live, people, timeZone, demo, onReopen, wa
         <tbody>
           {record.steps.flatMap((step, i) =>
             step.figures.map((figure, j) => (
-              <tr key={`${step.stepId}${j}`} className={j === 0 ? "border-t border-rule align-top" : "align-top"}>
+              <tr
+                key={`${step.stepId}${j}`}
+                className={j === 0 ? "border-t border-rule align-top" : "align-top"}
+              >
                 <th scope="row" className="py-1 pr-4 text-left font-semibold">
                   {j === 0 && (
                     <>
                       {i + 1} {step.title}
-                      {step.status === "skipped" && <span className="font-normal text-faded"> (skipped)</span>}
+                      {step.status === "skipped" && (
+                        <span className="font-normal text-faded"> (skipped)</span>
+                      )}
                       {step.notes.map(note => (
                         <span key={note.text} className="block text-sm font-normal italic">
                           “{note.text}” {people.find(p => p.id === note.personId)?.name.split(" ")[0]}
@@ -57,8 +81,12 @@ export function BatchSummary({ state, live, people, timeZone, demo, onReopen, wa
                 </th>
                 <td className="py-1 pr-4">{figure.what}</td>
                 <td className="py-1 pr-4 text-right whitespace-nowrap">{shown(figure, figure.planned)}</td>
-                <td className="py-1 pr-4 text-right font-bold whitespace-nowrap">{shown(figure, figure.actual)}</td>
-                <td className="py-1 text-right whitespace-nowrap text-faded">{figure.deviation === null ? "" : deviationText(figure.deviation)}</td>
+                <td className="py-1 pr-4 text-right font-bold whitespace-nowrap">
+                  {shown(figure, figure.actual)}
+                </td>
+                <td className="py-1 text-right whitespace-nowrap text-faded">
+                  {figure.deviation === null ? "" : deviationText(figure.deviation)}
+                </td>
               </tr>
             )),
           )}
@@ -90,7 +118,9 @@ function Headline({ compared, label }: { compared: Compared; label: string }) {
   return (
     <div className="rounded-xl border border-rule bg-enamel p-4">
       <p className="text-sm text-faded">{label}</p>
-      <p className="font-display text-2xl font-semibold">{compared.actual === null ? "not weighed" : shown(compared, compared.actual)}</p>
+      <p className="font-display text-2xl font-semibold">
+        {compared.actual === null ? "not weighed" : shown(compared, compared.actual)}
+      </p>
       <p className="text-sm text-faded">
         planned {shown(compared, compared.planned)}
         {compared.deviation !== null && `, ${deviationText(compared.deviation)}`}

@@ -15,7 +15,19 @@ interface Read {
 }
 
 /** One reading: a large field, a pad for wet fingers, the reading read back, one button. */
-export function LogPanel({ kind, pot, stepId, onLog, onClose }: { kind: LogKind; pot: PotNow; stepId: string; onLog: (payload: RunPayload) => void; onClose: () => void }) {
+export function LogPanel({
+  kind,
+  pot,
+  stepId,
+  onLog,
+  onClose,
+}: {
+  kind: LogKind;
+  pot: PotNow;
+  stepId: string;
+  onLog: (payload: RunPayload) => void;
+  onClose: () => void;
+}) {
   const id = useId();
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState("");
@@ -24,7 +36,9 @@ export function LogPanel({ kind, pot, stepId, onLog, onClose }: { kind: LogKind;
   const [bottle, setBottle] = useState(false);
   const [after, setAfter] = useState("");
   const { vessel, state } = pot;
-  const line = kind.startsWith("add:") ? state.steps[state.current]?.planned.lines.find(l => `add:${l.lineId}` === kind) : undefined;
+  const line = kind.startsWith("add:")
+    ? state.steps[state.current]?.planned.lines.find(l => `add:${l.lineId}` === kind)
+    : undefined;
 
   const read = (): Result<Read> => {
     switch (kind) {
@@ -34,12 +48,19 @@ export function LogPanel({ kind, pot, stepId, onLog, onClose }: { kind: LogKind;
         return readDip(text, pot, stepId);
       case "probe": {
         const t = readTemperature("The probe", -30, 320)(text);
-        return t.ok ? ok({ payload: { kind: "probed", stepId, temperatureC: t.value, where: inOven ? "oven" : "pot" }, back: `${printNumber(t.value, 1)} °C in the ${inOven ? "oven" : "pot"}` }) : t;
+        return t.ok
+          ? ok({
+              payload: { kind: "probed", stepId, temperatureC: t.value, where: inOven ? "oven" : "pot" },
+              back: `${printNumber(t.value, 1)} °C in the ${inOven ? "oven" : "pot"}`,
+            })
+          : t;
       }
       case "jug":
         return readJug(text, stepId);
       case "note":
-        return text.trim() ? ok({ payload: { kind: "noted", stepId, text: text.trim() }, back: "" }) : refuse({ code: "MISSING", field: "note", message: "Type what you saw." });
+        return text.trim()
+          ? ok({ payload: { kind: "noted", stepId, text: text.trim() }, back: "" })
+          : refuse({ code: "MISSING", field: "note", message: "Type what you saw." });
       default:
         return readAdded(text, bottle ? after : null, line?.lineId ?? "", stepId);
     }
@@ -47,12 +68,29 @@ export function LogPanel({ kind, pot, stepId, onLog, onClose }: { kind: LogKind;
   const result = text.trim() ? read() : null;
   const problem = result && !result.ok ? result.problems[0] : null;
   const words = {
-    weigh: { title: withPot && vessel ? `What does the scale show, ${vessel.name} and all?` : "What is in the pot, without the pot?", hint: "g, or type kg or lb" },
-    dip: { title: "How high does it stand on the stick?", hint: "mm from the bottom; pull the pot aside first" },
-    probe: { title: inOven ? "What does the oven thermometer show?" : "What does the probe show?", hint: "°C, or type F; in the middle, at least 50 mm deep" },
+    weigh: {
+      title:
+        withPot && vessel
+          ? `What does the scale show, ${vessel.name} and all?`
+          : "What is in the pot, without the pot?",
+      hint: "g, or type kg or lb",
+    },
+    dip: {
+      title: "How high does it stand on the stick?",
+      hint: "mm from the bottom; pull the pot aside first",
+    },
+    probe: {
+      title: inOven ? "What does the oven thermometer show?" : "What does the probe show?",
+      hint: "°C, or type F; in the middle, at least 50 mm deep",
+    },
     jug: { title: "How much did you pour into the jug?", hint: "ml, or type l; several pours add up" },
     note: { title: "What did you see?", hint: "" },
-  }[kind as "weigh"] ?? { title: bottle ? `${line?.name ?? ""}: the bottle before and after` : `How much ${line?.name ?? ""} went in?`, hint: `planned ${line ? printMass(line.massG) : ""}` };
+  }[kind as "weigh"] ?? {
+    title: bottle
+      ? `${line?.name ?? ""}: the bottle before and after`
+      : `How much ${line?.name ?? ""} went in?`,
+    hint: `planned ${line ? printMass(line.massG) : ""}`,
+  };
 
   const press = (key: string) => {
     setText(now => (key === "⌫" ? now.slice(0, -1) : now + key));
@@ -69,9 +107,6 @@ export function LogPanel({ kind, pot, stepId, onLog, onClose }: { kind: LogKind;
       onSubmit={event => {
         event.preventDefault();
         submit();
-      }}
-      onKeyDown={event => {
-        if (event.key === "Escape") onClose();
       }}
     >
       <div className="grid gap-x-6 gap-y-2 md:grid-cols-[minmax(0,1fr)_19rem]">
@@ -90,26 +125,62 @@ export function LogPanel({ kind, pot, stepId, onLog, onClose }: { kind: LogKind;
               autoComplete="off"
               value={text}
               onChange={event => setText(event.currentTarget.value)}
+              onKeyDown={event => event.key === "Escape" && onClose()}
               aria-invalid={problem ? true : undefined}
               aria-describedby={`${id}-back`}
               className={`min-h-16 rounded-xl border-2 border-lamp-faded bg-night px-4 font-display text-2xl text-lamp ${kind === "note" ? "w-full" : "w-52"}`}
             />
-            {bottle && <input aria-label="The bottle after pouring" inputMode="decimal" autoComplete="off" value={after} onChange={event => setAfter(event.currentTarget.value)} className="min-h-16 w-44 rounded-xl border-2 border-lamp-faded bg-night px-4 font-display text-2xl text-lamp" />}
+            {bottle && (
+              <input
+                aria-label="The bottle after pouring"
+                inputMode="decimal"
+                autoComplete="off"
+                value={after}
+                onChange={event => setAfter(event.currentTarget.value)}
+                className="min-h-16 w-44 rounded-xl border-2 border-lamp-faded bg-night px-4 font-display text-2xl text-lamp"
+              />
+            )}
             <span className="text-lamp-faded">{words.hint}</span>
           </div>
-          <p id={`${id}-back`} role={problem ? "alert" : "status"} className={`mt-1.5 min-h-6 ${problem ? "text-glow" : "text-leaf"}`}>
-            {problem ? `✕ ${problem.message}` : result?.ok ? result.value.back && `= ${result.value.back}` : ""}
+          <p
+            id={`${id}-back`}
+            role={problem ? "alert" : "status"}
+            className={`mt-1.5 min-h-6 ${problem ? "text-glow" : "text-leaf"}`}
+          >
+            {problem
+              ? `✕ ${problem.message}`
+              : result?.ok
+                ? result.value.back && `= ${result.value.back}`
+                : ""}
           </p>
           <div className="flex flex-wrap gap-x-6">
-            {kind === "weigh" && vessel && <Check label={`weighed with the pot (tare ${printMass(vessel.tareG as never)})`} value={withPot} onChange={setWithPot} />}
-            {kind === "probe" && <Check label="in the oven, not in the pot" value={inOven} onChange={setInOven} />}
-            {line && <Check label="weighed by the bottle, before and after" value={bottle} onChange={setBottle} />}
+            {kind === "weigh" && vessel && (
+              <Check
+                label={`weighed with the pot (tare ${printMass(vessel.tareG as never)})`}
+                value={withPot}
+                onChange={setWithPot}
+              />
+            )}
+            {kind === "probe" && (
+              <Check label="in the oven, not in the pot" value={inOven} onChange={setInOven} />
+            )}
+            {line && (
+              <Check label="weighed by the bottle, before and after" value={bottle} onChange={setBottle} />
+            )}
           </div>
           <div className="mt-2 flex gap-2.5">
-            <button type="submit" disabled={!result?.ok} className="min-h-14 grow rounded-xl bg-ember px-6 text-lg font-bold text-night disabled:opacity-45">
+            <button
+              type="submit"
+              disabled={!result?.ok}
+              className="min-h-14 grow rounded-xl bg-ember px-6 text-lg font-bold text-night disabled:opacity-45"
+            >
               Log it
             </button>
-            <button type="button" onClick={onClose} className="min-h-14 rounded-xl border-2 border-night-rule px-5 text-lg font-bold">
+            <button
+              type="button"
+              onClick={onClose}
+              className="min-h-14 rounded-xl border-2 border-night-rule px-5 text-lg font-bold"
+            >
               Close
             </button>
           </div>
@@ -117,7 +188,13 @@ export function LogPanel({ kind, pot, stepId, onLog, onClose }: { kind: LogKind;
         {kind !== "note" && (
           <div className="hidden grid-cols-3 gap-1.5 md:grid" aria-hidden="true">
             {["7", "8", "9", "4", "5", "6", "1", "2", "3", ".", "0", "⌫"].map(key => (
-              <button key={key} type="button" tabIndex={-1} onClick={() => press(key)} className="min-h-14 rounded-lg border border-night-rule bg-night text-xl font-bold">
+              <button
+                key={key}
+                type="button"
+                tabIndex={-1}
+                onClick={() => press(key)}
+                className="min-h-14 rounded-lg border border-night-rule bg-night text-xl font-bold"
+              >
                 {key}
               </button>
             ))}
@@ -128,10 +205,23 @@ export function LogPanel({ kind, pot, stepId, onLog, onClose }: { kind: LogKind;
   );
 }
 
-function Check({ label, value, onChange }: { label: string; value: boolean; onChange: (value: boolean) => void }) {
+function Check({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: boolean;
+  onChange: (value: boolean) => void;
+}) {
   return (
     <label className="flex min-h-11 items-center gap-2.5">
-      <input type="checkbox" checked={value} onChange={event => onChange(event.currentTarget.checked)} className="size-6 accent-ember" />
+      <input
+        type="checkbox"
+        checked={value}
+        onChange={event => onChange(event.currentTarget.checked)}
+        className="size-6 accent-ember"
+      />
       {label}
     </label>
   );
@@ -140,34 +230,67 @@ function Check({ label, value, onChange }: { label: string; value: boolean; onCh
 function readWeight(text: string, tareG: number | null, stepId: string): Result<Read> {
   const mass = readMass("The weight")(text);
   if (!mass.ok) return mass;
-  if (tareG === null) return ok({ payload: { kind: "weighed", stepId, netG: mass.value }, back: `${printMass(g(mass.value))} in the pot` });
+  if (tareG === null)
+    return ok({
+      payload: { kind: "weighed", stepId, netG: mass.value },
+      back: `${printMass(g(mass.value))} in the pot`,
+    });
   const net = netOfGross(g(mass.value), g(tareG));
-  return net.ok ? ok({ payload: { kind: "weighed", stepId, netG: net.value, grossG: mass.value, tareG }, back: `${printMass(net.value)} in the pot` }) : net;
+  return net.ok
+    ? ok({
+        payload: { kind: "weighed", stepId, netG: net.value, grossG: mass.value, tareG },
+        back: `${printMass(net.value)} in the pot`,
+      })
+    : net;
 }
 
 function readDip(text: string, pot: PotNow, stepId: string): Result<Read> {
-  if (!pot.vessel) return refuse({ code: "MISSING", field: "levelMm", message: "Nothing stands in a pot yet." });
+  if (!pot.vessel)
+    return refuse({ code: "MISSING", field: "levelMm", message: "Nothing stands in a pot yet." });
   const level = readWithin("The level", "mm", 0, 2000)(text);
   if (!level.ok) return level;
   const geometry = geometryOfVessel(pot.vessel);
   const volume = volumeOfLevel(geometry, mm(level.value));
-  return volume.ok ? ok({ payload: { kind: "dipped", stepId, levelMm: level.value }, back: `${printVolume(volume.value)} up to that mark` }) : volume;
+  return volume.ok
+    ? ok({
+        payload: { kind: "dipped", stepId, levelMm: level.value },
+        back: `${printVolume(volume.value)} up to that mark`,
+      })
+    : volume;
 }
 
 function readJug(text: string, stepId: string): Result<Read> {
   const bare = /^[\s\d.,]+$/.test(text) ? `${text} ml` : text;
   const amount = parseAmount(bare, { field: "The jug" });
   if (!amount.ok) return amount;
-  if (amount.value.kind !== "volume" || amount.value.volumeMl <= 0) return refuse({ code: "WRONG_UNIT", field: "volumeMl", value: text, message: "A jug reads in litres or millilitres: type 9.6 l." });
-  return ok({ payload: { kind: "jugged", stepId, volumeMl: amount.value.volumeMl }, back: printVolume(ml(amount.value.volumeMl)) });
+  if (amount.value.kind !== "volume" || amount.value.volumeMl <= 0)
+    return refuse({
+      code: "WRONG_UNIT",
+      field: "volumeMl",
+      value: text,
+      message: "A jug reads in litres or millilitres: type 9.6 l.",
+    });
+  return ok({
+    payload: { kind: "jugged", stepId, volumeMl: amount.value.volumeMl },
+    back: printVolume(ml(amount.value.volumeMl)),
+  });
 }
 
 function readAdded(text: string, after: string | null, lineId: string, stepId: string): Result<Read> {
   const first = readMass("The weight")(text);
   if (!first.ok) return first;
-  if (after === null) return ok({ payload: { kind: "added", stepId, lineId, massG: first.value }, back: printMass(g(first.value)) });
+  if (after === null)
+    return ok({
+      payload: { kind: "added", stepId, lineId, massG: first.value },
+      back: printMass(g(first.value)),
+    });
   const second = readMass("The weight after")(after);
   if (!second.ok) return second;
   const net = pouredFrom(g(first.value), g(second.value));
-  return net.ok ? ok({ payload: { kind: "added", stepId, lineId, massG: net.value, fromG: first.value, toG: second.value }, back: `${printMass(net.value)} out of the bottle` }) : net;
+  return net.ok
+    ? ok({
+        payload: { kind: "added", stepId, lineId, massG: net.value, fromG: first.value, toG: second.value },
+        back: `${printMass(net.value)} out of the bottle`,
+      })
+    : net;
 }

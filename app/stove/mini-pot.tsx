@@ -10,12 +10,26 @@ export function MiniPot({ live, kitchen, now }: { live: LiveRun; kitchen: Kitche
   const pot = potNow(live, kitchen, now);
   const left = pot.forecast ? (pot.forecast.late ? "late" : minutesLeft(pot.forecast.endsAt - now)) : "waits";
   return (
-    <Link to={`/stove/${live.run.id}`} className="flex min-h-14 items-center gap-2 rounded-lg px-2 whitespace-nowrap hover:text-ember">
+    <Link
+      to={`/stove/${live.run.id}`}
+      className="flex min-h-14 items-center gap-2 rounded-lg px-2 whitespace-nowrap hover:text-ember"
+    >
       {pot.vessel && (
-        <PotSection vessel={pot.vessel} levelMm={pot.nowMm} mark={pot.markMm === null ? null : { levelMm: pot.markMm, label: "" }} dissolvedPct={pot.dissolvedPct} width={56} height={52} gutter={6} night title="" />
+        <PotSection
+          vessel={pot.vessel}
+          levelMm={pot.nowMm}
+          mark={pot.markMm === null ? null : { levelMm: pot.markMm, label: "" }}
+          dissolvedPct={pot.dissolvedPct}
+          width={56}
+          height={52}
+          gutter={6}
+          night
+          bare
+          title={pot.vessel.name}
+        />
       )}
       <span className="text-sm leading-tight">
-        <span className="block font-bold">{live.document.name}</span>
+        <span className="block font-bold max-sm:hidden">{live.document.name}</span>
         <span className="text-lamp-faded">{left}</span>
       </span>
     </Link>

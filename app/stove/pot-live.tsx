@@ -5,31 +5,54 @@ import { minutesLeft, momentOf } from "../text/format";
 import { PotSection, placePot } from "../ui/pot-section";
 import { useWidth } from "../ui/use-size";
 
-const HEIGHT = 372;
+/** Tallest drawing, px; low vessels take less. */
+const TALLEST = 440;
+const TALLEST_NARROW = 300;
+const TALLEST_BESIDE_PANEL = 250;
+const HEADROOM = 70;
 const NARROW = 520;
 const LEAST_GAP = 50;
 
 /** The pot is the screen: the words of the step hang on the mark they speak of, the time where the level will be then. */
-export function PotLive({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: string }) {
+export function PotLive({
+  pot,
+  now,
+  timeZone,
+  compact,
+}: {
+  pot: PotNow;
+  now: number;
+  timeZone: string;
+  compact: boolean;
+}) {
   const { ref, width } = useWidth<HTMLDivElement>(600);
   const { vessel, forecast, state } = pot;
   const progress = state.steps[state.current];
   const narrow = width < NARROW;
-  const gutter = narrow ? 16 : Math.max(150, Math.min(190, width * 0.29));
+  const gutter = narrow ? 16 : Math.max(150, Math.min(182, width * 0.27));
   if (!vessel || !progress)
     return (
       <div ref={ref} className="self-center py-10 text-center text-xl">
-        {progress ? <EndWords pot={pot} now={now} timeZone={timeZone} /> : "Every step is through. Weigh or jug what you have, then finish the batch."}
+        {progress ? (
+          <EndWords pot={pot} now={now} timeZone={timeZone} />
+        ) : (
+          "Every step is through. Weigh or jug what you have, then finish the batch."
+        )}
       </div>
     );
-  const place = placePot(vessel, width, HEIGHT, gutter);
+  const tallest = compact ? TALLEST_BESIDE_PANEL : narrow ? TALLEST_NARROW : TALLEST;
+  const natural = placePot(vessel, width, tallest, gutter);
+  const height = Math.min(tallest, Math.max(150, natural.heightMm * natural.scale + HEADROOM));
+  const place = placePot(vessel, width, height, gutter);
   const wall = place.half(place.heightMm);
-  const solids = progress.foreseen?.pot.solids.length || progress.from.solids.length;
-  const bulk = solids ? (progress.foreseen?.bulkLevelMm ?? (pot.nowMm ?? place.heightMm * 0.55) * 0.8) : 0;
   const moving = progress.status === "live" && pot.nowMm !== null;
   const left: Label[] = [];
   if (pot.startMm !== null && progress.begunAt !== null && pot.endMm !== null)
-    left.push({ y: place.y(pot.startMm), body: <>started {printLength(pot.startMm as never)}</>, key: "start" });
+    left.push({
+      y: place.y(pot.startMm),
+      body: <>started {printLength(pot.startMm as never)}</>,
+      key: "start",
+    });
   if (moving && pot.nowMm !== null)
     left.push({
       y: place.y(pot.nowMm),
@@ -37,25 +60,33 @@ export function PotLive({ pot, now, timeZone }: { pot: PotNow; now: number; time
       body: (
         <>
           <span className="text-lg font-bold text-lamp">now about {printNumber(pot.nowMm)} mm</span>
-          {forecast?.massNowG != null && <span className="block">{printKilograms(forecast.massNowG)} in the pot</span>}
-          {forecast?.temperatureNowC != null && <span className="block">about {printNumber(forecast.temperatureNowC)} °C</span>}
+          {forecast?.massNowG != null && (
+            <span className="block">{printKilograms(forecast.massNowG)} in the pot</span>
+          )}
+          {forecast?.temperatureNowC != null && (
+            <span className="block">about {printNumber(forecast.temperatureNowC)} °C</span>
+          )}
         </>
       ),
     });
-  const right: Label = { y: place.y(pot.endMm ?? place.heightMm * 0.6), key: "end", body: <EndWords pot={pot} now={now} timeZone={timeZone} /> };
+  const right: Label = {
+    y: place.y(pot.endMm ?? place.heightMm * 0.6),
+    key: "end",
+    body: <EndWords pot={pot} now={now} timeZone={timeZone} />,
+  };
 
   return (
-    <div ref={ref} className="relative min-w-0">
+    <div ref={ref} className="relative min-w-0 self-center">
       <PotSection
         vessel={vessel}
         levelMm={pot.nowMm}
-        bulkMm={bulk}
+        bulkMm={pot.bulkMm}
         dissolvedPct={pot.dissolvedPct}
         ghosts={pot.startMm !== null && moving ? [{ levelMm: pot.startMm, label: "" }] : []}
         mark={pot.endMm === null ? null : { levelMm: pot.endMm, label: "" }}
         stick={vessel.use !== "tray"}
         width={width}
-        height={HEIGHT}
+        height={height}
         gutter={gutter}
         night
         title={`${vessel.name}: ${pot.nowMm === null ? "no liquor yet" : `the liquor stands about ${printNumber(pot.nowMm)} mm high`}${pot.markMm === null ? "" : `, stop at ${printNumber(pot.markMm)} mm`}`}
@@ -71,11 +102,26 @@ export function PotLive({ pot, now, timeZone }: { pot: PotNow; now: number; time
       ) : (
         <>
           {apart(left).map(label => (
-            <div key={label.key} className="absolute -translate-y-1/2 text-right text-sm leading-snug text-lamp-faded" style={{ top: label.y, right: width - (place.centre - wall - 22), maxWidth: place.centre - wall - 22 }}>
+            <div
+              key={label.key}
+              className="absolute -translate-y-1/2 text-right text-sm leading-snug text-lamp-faded"
+              style={{
+                top: label.y,
+                right: width - (place.centre - wall - 22),
+                maxWidth: place.centre - wall - 22,
+              }}
+            >
               {label.body}
             </div>
           ))}
-          <div className="absolute -translate-y-1/2 leading-snug" style={{ top: Math.min(HEIGHT - 70, Math.max(60, right.y)), left: place.centre + wall + 24, maxWidth: width - (place.centre + wall + 24) }}>
+          <div
+            className="absolute -translate-y-1/2 leading-snug"
+            style={{
+              top: Math.min(height - 48, Math.max(48, right.y)),
+              left: place.centre + wall + 24,
+              maxWidth: width - (place.centre + wall + 24),
+            }}
+          >
             {right.body}
           </div>
         </>
@@ -111,8 +157,12 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
     <>
       {pot.markMm !== null && (
         <>
-          <span className="block font-display text-xl font-bold text-ember">stop at {printLength(pot.markMm as never)}</span>
-          {pot.grossMarkG !== null && <span className="block text-sm">or {printMass(pot.grossMarkG)} on the scale, pot and all</span>}
+          <span className="block font-display text-xl font-bold text-ember">
+            stop at {printLength(pot.markMm as never)}
+          </span>
+          {pot.grossMarkG !== null && (
+            <span className="block text-sm">or {printMass(pot.grossMarkG)} on the scale, pot and all</span>
+          )}
         </>
       )}
       {forecast ? (
@@ -122,11 +172,17 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
             {forecast.late && <span className="text-glow"> · late</span>}
           </span>
           <span className="block text-sm text-lamp-faded">
-            {momentOf(forecast.earliest, now, timeZone)}–{forecast.latest === null ? "nobody knows yet" : momentOf(forecast.latest, now, timeZone)} · {minutesLeft(forecast.endsAt - now)} left
+            {momentOf(forecast.earliest, now, timeZone)}–
+            {forecast.latest === null ? "nobody knows yet" : momentOf(forecast.latest, now, timeZone)} ·{" "}
+            {minutesLeft(forecast.endsAt - now)} left
           </span>
         </>
       ) : (
-        foreseen && <span className="block text-sm text-lamp-faded">about {printNumber(foreseen.durationS / 60)} min once it is begun</span>
+        foreseen && (
+          <span className="block text-sm text-lamp-faded">
+            about {printNumber(foreseen.durationS / 60)} min once it is begun
+          </span>
+        )
       )}
     </>
   );

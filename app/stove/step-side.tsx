@@ -8,13 +8,27 @@ import { clockTime, deviationText } from "../text/format";
 import { TraceChart } from "../ui/trace-chart";
 
 /** Beside the pot: what goes in, how to see the end, what to take care of, and the readings against the forecast. */
-export function StepSide({ pot, people, timeZone, onAdd }: { pot: PotNow; people: readonly Person[]; timeZone: string; onAdd: (lineId: string) => void }) {
+export function StepSide({
+  pot,
+  people,
+  timeZone,
+  onAdd,
+}: {
+  pot: PotNow;
+  people: readonly Person[];
+  timeZone: string;
+  onAdd: (lineId: string) => void;
+}) {
   const { state, forecast } = pot;
   const progress = state.steps[state.current];
   if (!progress) return <aside aria-label="This step" />;
   const kind = kindOf(progress.step);
   const course = progress.foreseen && courseOf(progress.from, progress.foreseen);
-  const weighedIn = new Map(progress.readings.flatMap(r => (r.kind === "added" && r.lineId ? [[r.lineId, r.massG ?? 0] as const] : [])));
+  const weighedIn = new Map(
+    progress.readings.flatMap(r =>
+      r.kind === "added" && r.lineId ? [[r.lineId, r.massG ?? 0] as const] : [],
+    ),
+  );
   const water = progress.foreseen?.computed.filter(c => c.way === "in") ?? [];
   const measured = progress.readings.filter(r => r.massG !== undefined && r.kind !== "added");
   return (
@@ -25,10 +39,16 @@ export function StepSide({ pot, people, timeZone, onAdd }: { pot: PotNow; people
           <ul className="mt-1 space-y-1.5">
             {progress.planned.lines.map(line => (
               <li key={line.lineId}>
-                <button type="button" onClick={() => onAdd(line.lineId)} className="flex min-h-14 w-full items-center justify-between gap-3 rounded-lg border border-night-rule bg-night-raised px-3 text-left hover:border-ember">
+                <button
+                  type="button"
+                  onClick={() => onAdd(line.lineId)}
+                  className="flex min-h-14 w-full items-center justify-between gap-3 rounded-lg border border-night-rule bg-night-raised px-3 text-left hover:border-ember"
+                >
                   <span>{line.name}</span>
                   {weighedIn.has(line.lineId) ? (
-                    <span className="font-bold text-leaf">✓ {printMass((weighedIn.get(line.lineId) ?? 0) as never)}</span>
+                    <span className="font-bold text-leaf">
+                      ✓ {printMass((weighedIn.get(line.lineId) ?? 0) as never)}
+                    </span>
                   ) : (
                     <span className={`font-bold ${line.certainty === "assumed" ? "text-glow italic" : ""}`}>
                       {printMass(line.massG)}
@@ -39,7 +59,10 @@ export function StepSide({ pot, people, timeZone, onAdd }: { pot: PotNow; people
               </li>
             ))}
             {water.map(computed => (
-              <li key={computed.what} className="flex min-h-14 items-center justify-between rounded-lg border border-dashed border-night-rule px-3">
+              <li
+                key={computed.what}
+                className="flex min-h-14 items-center justify-between rounded-lg border border-dashed border-night-rule px-3"
+              >
                 <span>{computed.what}, about</span>
                 <span className="font-bold">{printMass(computed.massG)}</span>
               </li>
@@ -68,22 +91,44 @@ export function StepSide({ pot, people, timeZone, onAdd }: { pot: PotNow; people
         <TraceChart
           planned={course.seconds.map((atS, i) => ({ atS, value: course.mass[i] ?? 0 }))}
           band={[]}
-          measured={measured.map(r => ({ atS: (r.at - (progress.begunAt ?? r.at)) / 1000, value: r.massG ?? 0 }))}
+          measured={measured.map(r => ({
+            atS: (r.at - (progress.begunAt ?? r.at)) / 1000,
+            value: r.massG ?? 0,
+          }))}
           unit="kg"
           divide={1000}
           decimals={2}
           label="Mass in the pot in this step"
           height={130}
           night
+          fromZero={false}
           summary={forecast?.massNowG == null ? "" : `foreseen ${printMass(forecast.massNowG)} now`}
         />
       )}
-      <Readings readings={progress.readings} planned={progress.planned} against={forecast?.lastAgainst ?? null} people={people} timeZone={timeZone} />
+      <Readings
+        readings={progress.readings}
+        planned={progress.planned}
+        against={forecast?.lastAgainst ?? null}
+        people={people}
+        timeZone={timeZone}
+      />
     </aside>
   );
 }
 
-function Readings({ readings, planned, against, people, timeZone }: { readings: readonly Reading[]; planned: StateAfterStep; against: { reading: Reading; foreseenG: number } | null; people: readonly Person[]; timeZone: string }) {
+function Readings({
+  readings,
+  planned,
+  against,
+  people,
+  timeZone,
+}: {
+  readings: readonly Reading[];
+  planned: StateAfterStep;
+  against: { reading: Reading; foreseenG: number } | null;
+  people: readonly Person[];
+  timeZone: string;
+}) {
   if (!readings.length) return null;
   return (
     <section>
@@ -92,13 +137,15 @@ function Readings({ readings, planned, against, people, timeZone }: { readings: 
         {[...readings].reverse().map(reading => (
           <li key={reading.eventId} className="flex justify-between gap-3 py-1.5">
             <span className="text-lamp-faded">
-              {clockTime(reading.at, timeZone)} {people.find(p => p.id === reading.personId)?.name.split(" ")[0]}
+              {clockTime(reading.at, timeZone)}{" "}
+              {people.find(p => p.id === reading.personId)?.name.split(" ")[0]}
             </span>
             <span className="text-right">
               {wordsOf(reading, planned)}
               {against?.reading.eventId === reading.eventId && reading.massG !== undefined && (
                 <span className="block text-lamp-faded">
-                  foreseen {printMass(against.foreseenG as never)}, {deviationText((reading.massG - against.foreseenG) / against.foreseenG)}
+                  foreseen {printMass(against.foreseenG as never)},{" "}
+                  {deviationText((reading.massG - against.foreseenG) / against.foreseenG)}
                 </span>
               )}
             </span>

@@ -37,7 +37,7 @@ export default function StovePage({ loaderData }: Route.ComponentProps) {
   );
 }
 
-const STEP_BUTTON = "min-h-16 rounded-xl border-2 px-4 text-lg font-bold disabled:opacity-45";
+const STEP_BUTTON = "min-h-16 rounded-xl border-2 px-1 font-bold disabled:opacity-45 sm:text-lg";
 
 function Stove({ kitchen, live, others, person, people, now: first }: Route.ComponentProps["loaderData"]) {
   const now = useNow(first);
@@ -49,7 +49,9 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
   const { state } = pot;
   const progress = state.steps[state.current];
   const stepId = progress?.step.id;
-  const last = standing(events).filter(e => e.payload.kind !== "started").at(-1);
+  const last = standing(events)
+    .filter(e => e.payload.kind !== "started")
+    .at(-1);
 
   const act = useCallback(
     (payload: RunPayload) => {
@@ -65,28 +67,74 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
   }, [log, progress?.status, stepId]);
   const commands = useMemo<ScreenCommand[]>(
     () => [
-      { id: "weigh", label: "log a reading: weigh", group: "This pot", keys: "r", shown: "r", run: () => setPanel("weigh") },
-      { id: "dip", label: "dip the stick", group: "This pot", keys: "d", shown: "d", run: () => setPanel("dip") },
+      {
+        id: "weigh",
+        label: "log a reading: weigh",
+        group: "This pot",
+        keys: "r",
+        shown: "r",
+        run: () => setPanel("weigh"),
+      },
+      {
+        id: "dip",
+        label: "dip the stick",
+        group: "This pot",
+        keys: "d",
+        shown: "d",
+        run: () => setPanel("dip"),
+      },
       { id: "probe", label: "probe", group: "This pot", keys: "p", shown: "p", run: () => setPanel("probe") },
       { id: "jug", label: "jug", group: "This pot", keys: "j", shown: "j", run: () => setPanel("jug") },
       { id: "note", label: "note", group: "This pot", keys: "n", shown: "n", run: () => setPanel("note") },
-      { id: "next", label: "begin, or it is there", group: "This pot", keys: "Enter", shown: "Enter", run: next },
-      { id: "undo", label: "undo the last reading", group: "This pot", keys: "$mod+z", shown: "Ctrl Z", run: () => undo() },
+      {
+        id: "next",
+        label: "begin, or it is there",
+        group: "This pot",
+        keys: "Enter",
+        shown: "Enter",
+        run: next,
+      },
+      {
+        id: "undo",
+        label: "undo the last reading",
+        group: "This pot",
+        keys: "$mod+z",
+        shown: "Ctrl Z",
+        run: () => undo(),
+      },
     ],
     [next, undo],
   );
   useCommands(commands);
 
   if (state.finishedAt !== null)
-    return <BatchSummary state={state} live={live} people={people} timeZone={kitchen.timeZone} demo={kitchen.demo} onReopen={() => last && log({ kind: "undone", eventId: last.id })} waiting={waiting} />;
+    return (
+      <BatchSummary
+        state={state}
+        live={live}
+        people={people}
+        timeZone={kitchen.timeZone}
+        demo={kitchen.demo}
+        onReopen={() => last && log({ kind: "undone", eventId: last.id })}
+        waiting={waiting}
+      />
+    );
 
   const burner = kitchen.burners.find(b => b.id === live.run.burnerId);
-  const where = [`step ${Math.min(state.current + 1, state.steps.length)} of ${state.steps.length}`, burner?.name, pot.vessel?.name].filter(Boolean).join(" · ");
+  const where = [
+    `step ${Math.min(state.current + 1, state.steps.length)} of ${state.steps.length}`,
+    burner?.name,
+    pot.vessel?.name,
+  ]
+    .filter(Boolean)
+    .join(" · ");
+  // A stick and a jug need liquor.
+  const dry = pot.nowMm === null && pot.endMm === null;
   const liveStep = progress?.status === "live";
   return (
     <main className="night flex min-h-dvh flex-col bg-night text-lamp">
       <header className="flex min-h-15 items-center gap-4 border-b border-night-rule px-4 sm:px-5">
-        <Link to="/" className="flex min-h-14 items-center font-bold hover:text-ember">
+        <Link to="/" className="flex min-h-14 items-center font-bold whitespace-nowrap hover:text-ember">
           ← Range
         </Link>
         <nav aria-label="Other pots" className="flex gap-3 overflow-x-auto">
@@ -105,12 +153,17 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
         <p className="text-sm text-lamp-faded">
           {live.document.name} · {where}
         </p>
-        <h1 className="text-3xl leading-tight">{pot.title}</h1>
+        <h1 className="text-2xl leading-tight sm:text-3xl">{pot.title}</h1>
         {pot.detail && <p className="text-lg text-lamp-faded">{pot.detail}</p>}
       </div>
-      <div className="grid grow gap-4 px-4 py-2 sm:px-5 md:grid-cols-[minmax(0,1fr)_20rem]">
-        <PotLive pot={pot} now={now} timeZone={kitchen.timeZone} />
-        <StepSide pot={pot} people={people} timeZone={kitchen.timeZone} onAdd={lineId => setPanel(`add:${lineId}`)} />
+      <div className="grid grow gap-4 px-4 py-2 sm:px-5 md:grid-cols-[minmax(0,1fr)_19rem]">
+        <PotLive pot={pot} now={now} timeZone={kitchen.timeZone} compact={panel !== null} />
+        <StepSide
+          pot={pot}
+          people={people}
+          timeZone={kitchen.timeZone}
+          onAdd={lineId => setPanel(`add:${lineId}`)}
+        />
       </div>
       {refusal && (
         <p role="alert" className="mx-5 mb-2 rounded-lg border border-glow px-3 py-2 text-glow">
@@ -118,18 +171,46 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
         </p>
       )}
       {panel && stepId ? (
-        <LogPanel key={panel} kind={panel} pot={pot} stepId={stepId} onLog={act} onClose={() => setPanel(null)} />
+        <LogPanel
+          key={panel}
+          kind={panel}
+          pot={pot}
+          stepId={stepId}
+          onLog={act}
+          onClose={() => setPanel(null)}
+        />
       ) : (
         <footer className="sticky bottom-0 grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(5,minmax(0,1fr))_2fr_auto]">
           {(["weigh", "dip", "probe", "jug", "note"] as const).map(kind => (
-            <button key={kind} type="button" disabled={!stepId} onClick={() => setPanel(kind)} className={`${STEP_BUTTON} border-night-rule px-1 hover:border-ember max-sm:text-base`}>
+            <button
+              key={kind}
+              type="button"
+              disabled={!stepId || (dry && (kind === "dip" || kind === "jug"))}
+              onClick={() => setPanel(kind)}
+              className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
+            >
               {kind}
             </button>
           ))}
-          <button type="button" onClick={next} className={`${STEP_BUTTON} col-span-4 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}>
-            {!stepId ? "Finish the batch" : liveStep ? (progress && pot.markMm !== null ? "It is there" : "This step is done") : "Begin this step"}
+          <button
+            type="button"
+            onClick={next}
+            className={`${STEP_BUTTON} col-span-4 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
+          >
+            {!stepId
+              ? "Finish the batch"
+              : liveStep
+                ? progress && pot.markMm !== null
+                  ? "It is there"
+                  : "This step is done"
+                : "Begin this step"}
           </button>
-          <button type="button" onClick={() => undo()} disabled={!last} className={`${STEP_BUTTON} border-night-rule px-2 hover:border-ember max-sm:text-base`}>
+          <button
+            type="button"
+            onClick={() => undo()}
+            disabled={!last}
+            className={`${STEP_BUTTON} border-night-rule px-3 hover:border-ember`}
+          >
             undo
           </button>
         </footer>

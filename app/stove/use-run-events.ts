@@ -14,7 +14,13 @@ export interface RunLog {
 }
 
 /** The events of a run on this device: those the server has told, and those still on their way to it. */
-export function useRunEvents(runId: string, told: readonly RunEvent[], personId: string, serverNow: number, onDelivered: () => void): RunLog {
+export function useRunEvents(
+  runId: string,
+  told: readonly RunEvent[],
+  personId: string,
+  serverNow: number,
+  onDelivered: () => void,
+): RunLog {
   const [mine, setMine] = useState<readonly RunEvent[]>([]);
   const [waiting, setWaiting] = useState(0);
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -56,7 +62,13 @@ export function useRunEvents(runId: string, told: readonly RunEvent[], personId:
 
   const log = useCallback(
     (payload: RunPayload) => {
-      const event: RunEvent = { id: ulid(), at: new Date().toISOString(), clockOffsetMs: offset.current, personId, payload };
+      const event: RunEvent = {
+        id: ulid(),
+        at: new Date().toISOString(),
+        clockOffsetMs: offset.current,
+        personId,
+        payload,
+      };
       setMine(all => [...all, event]);
       setWaiting(n => n + 1);
       void enqueue(runId, event).then(send);
@@ -68,4 +80,6 @@ export function useRunEvents(runId: string, told: readonly RunEvent[], personId:
   return { events, waiting, refusal, log };
 }
 
-const merge = (a: readonly RunEvent[], b: readonly RunEvent[]): RunEvent[] => [...new Map([...b, ...a].map(e => [e.id, e])).values()];
+const merge = (a: readonly RunEvent[], b: readonly RunEvent[]): RunEvent[] => [
+  ...new Map([...b, ...a].map(e => [e.id, e])).values(),
+];

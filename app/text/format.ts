@@ -58,6 +58,12 @@ export function durationBandText(band: Band | null | undefined): string {
   return `${printDuration(s(band.lo))}–${printDuration(s(band.hi))}`;
 }
 
+/** Both ends of a time since the start: "6:12–6:47"; nothing for an exact one. */
+export const clockBandText = (band: Band | null | undefined): string =>
+  !band || (band.hi ?? Infinity) - band.lo < 60
+    ? ""
+    : `${elapsedClock(band.lo)}–${band.hi === null ? "open" : elapsedClock(band.hi)}`;
+
 /** Since the start: "0:50", "10:40". */
 export function elapsedClock(seconds: number): string {
   const min = Math.round(seconds / 60);
@@ -65,10 +71,12 @@ export function elapsedClock(seconds: number): string {
 }
 
 /** Per cent off plan: "+3.3 %", "−1.2 %". */
-export const deviationText = (share: number): string => `${share >= 0 ? "+" : ""}${printNumber(share * 100, 1)} %`;
+export const deviationText = (share: number): string =>
+  `${share >= 0 ? "+" : ""}${printNumber(share * 100, 1)} %`;
 
 /** Minutes left as a cook says it. */
-export const minutesLeft = (ms: number): string => (ms <= 0 ? "now" : printDuration(s(Math.max(60, ms / 1000))));
+export const minutesLeft = (ms: number): string =>
+  ms <= 0 ? "now" : printDuration(s(Math.max(60, ms / 1000)));
 
 export const BASIS_WORDS = {
   exact: "exact",

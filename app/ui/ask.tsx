@@ -7,7 +7,15 @@ import { BASIS_WORDS } from "../text/format";
 const AskContext = createContext<((asked: Askable) => void) | null>(null);
 
 /** Makes the numbers below it askable: a tap takes a number apart, and its inputs in turn. */
-export function AskProvider({ explain, intervalOf, children }: { explain: (asked: Askable) => Explanation | null; intervalOf?: (asked: Askable) => string; children: ReactNode }) {
+export function AskProvider({
+  explain,
+  intervalOf,
+  children,
+}: {
+  explain: (asked: Askable) => Explanation | null;
+  intervalOf?: (asked: Askable) => string;
+  children: ReactNode;
+}) {
   const [trail, setTrail] = useState<readonly Askable[]>([]);
   const ask = useMemo(() => (asked: Askable) => setTrail([asked]), []);
   const asked = trail.at(-1);
@@ -19,11 +27,18 @@ export function AskProvider({ explain, intervalOf, children }: { explain: (asked
       <Dialog.Root open={explanation !== null} onOpenChange={open => !open && setTrail([])}>
         <Dialog.Portal>
           <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
-          <Dialog.Content className="fixed inset-y-0 right-0 z-50 w-[min(27rem,100vw)] overflow-y-auto border-l border-rule bg-paper p-6 text-ink shadow-2xl" aria-describedby={undefined}>
+          <Dialog.Content
+            className="fixed inset-y-0 right-0 z-50 w-[min(27rem,100vw)] overflow-y-auto border-l border-rule bg-paper p-6 text-ink shadow-2xl"
+            aria-describedby={undefined}
+          >
             {explanation && (
               <>
                 {trail.length > 1 && (
-                  <button type="button" className="mb-3 text-sm text-copper underline underline-offset-4" onClick={() => setTrail(trail.slice(0, -1))}>
+                  <button
+                    type="button"
+                    className="mb-3 text-sm text-copper underline underline-offset-4"
+                    onClick={() => setTrail(trail.slice(0, -1))}
+                  >
                     ← back to the number before
                   </button>
                 )}
@@ -32,7 +47,9 @@ export function AskProvider({ explain, intervalOf, children }: { explain: (asked
                 {interval && <p className="text-lg text-faded">{interval} · 90 of 100 times</p>}
                 <h3 className="mt-6 text-sm text-faded">Rule</h3>
                 <p className="mt-1">{explanation.rule}</p>
-                {explanation.symbols && <p className="mt-2 rounded-md bg-linen px-3 py-2 text-sm">{explanation.symbols}</p>}
+                {explanation.symbols && (
+                  <p className="mt-2 rounded-md bg-linen px-3 py-2 text-sm">{explanation.symbols}</p>
+                )}
                 <h3 className="mt-6 text-sm text-faded">What entered</h3>
                 <ul className="mt-1 divide-y divide-rule border-y border-rule">
                   {explanation.inputs.map(input => (
@@ -40,7 +57,11 @@ export function AskProvider({ explain, intervalOf, children }: { explain: (asked
                       <div className="flex items-baseline justify-between gap-4">
                         <span>{input.label}</span>
                         {input.then ? (
-                          <button type="button" className="askable font-semibold whitespace-nowrap" onClick={() => input.then && setTrail([...trail, input.then])}>
+                          <button
+                            type="button"
+                            className="askable font-semibold whitespace-nowrap"
+                            onClick={() => input.then && setTrail([...trail, input.then])}
+                          >
                             {input.value}
                           </button>
                         ) : (
@@ -57,7 +78,9 @@ export function AskProvider({ explain, intervalOf, children }: { explain: (asked
                 </ul>
                 <h3 className="mt-6 text-sm text-faded">What would sharpen it</h3>
                 <p className="mt-1">{explanation.sharpen}</p>
-                <Dialog.Close className="mt-8 rounded-lg border border-ink bg-enamel px-4 py-2 font-semibold">Close</Dialog.Close>
+                <Dialog.Close className="mt-8 rounded-lg border border-ink bg-enamel px-4 py-2 font-semibold">
+                  Close
+                </Dialog.Close>
               </>
             )}
           </Dialog.Content>
@@ -68,7 +91,17 @@ export function AskProvider({ explain, intervalOf, children }: { explain: (asked
 }
 
 /** A number that can be asked. */
-export function Ask({ of: asked, label, className, children }: { of: Askable; label: string; className?: string; children: ReactNode }) {
+export function Ask({
+  of: asked,
+  label,
+  className,
+  children,
+}: {
+  of: Askable;
+  label: string;
+  className?: string;
+  children: ReactNode;
+}) {
   const ask = useContext(AskContext);
   if (!ask) return <span className={className}>{children}</span>;
   return (

@@ -25,7 +25,10 @@ const CommandsContext = createContext<Commands | null>(null);
 
 const typing = (event: Event): boolean => {
   const target = event.target;
-  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
 };
 
 /** Puts a screen's commands into the palette, the keyboard and the page of keys while the screen is open. */
@@ -82,9 +85,18 @@ export function CommandProvider({ children }: { children: ReactNode }) {
 }
 
 const overlay = "fixed inset-0 z-40 bg-ink/40 no-print";
-const panel = "fixed left-1/2 z-50 w-[min(36rem,calc(100vw-2rem))] -translate-x-1/2 rounded-xl border border-rule bg-enamel text-ink shadow-2xl no-print";
+const panel =
+  "fixed left-1/2 z-50 w-[min(36rem,calc(100vw-2rem))] -translate-x-1/2 rounded-xl border border-rule bg-enamel text-ink shadow-2xl no-print";
 
-function Palette({ commands, open, onClose }: { commands: readonly ScreenCommand[]; open: boolean; onClose: () => void }) {
+function Palette({
+  commands,
+  open,
+  onClose,
+}: {
+  commands: readonly ScreenCommand[];
+  open: boolean;
+  onClose: () => void;
+}) {
   const groups = [...new Set(commands.filter(c => c.run).map(c => c.group))];
   return (
     <Dialog.Root open={open} onOpenChange={next => !next && onClose()}>
@@ -93,11 +105,20 @@ function Palette({ commands, open, onClose }: { commands: readonly ScreenCommand
         <Dialog.Content className={`${panel} top-[12vh] overflow-hidden`} aria-describedby={undefined}>
           <Dialog.Title className="sr-only">Go to, or do</Dialog.Title>
           <Command label="Go to, or do" loop>
-            <Command.Input placeholder="Go to, or do …" className="w-full border-b border-rule px-5 py-4 text-lg outline-none" />
+            <Command.Input
+              placeholder="Go to, or do …"
+              className="w-full border-b border-rule px-5 py-4 text-lg outline-none"
+            />
             <Command.List className="max-h-[50vh] overflow-y-auto p-2">
-              <Command.Empty className="px-3 py-6 text-faded">Nothing of that name. Try a formula, a step, or a section.</Command.Empty>
+              <Command.Empty className="px-3 py-6 text-faded">
+                Nothing of that name. Try a formula, a step, or a section.
+              </Command.Empty>
               {groups.map(group => (
-                <Command.Group key={group} heading={group} className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-faded">
+                <Command.Group
+                  key={group}
+                  heading={group}
+                  className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-faded"
+                >
                   {commands
                     .filter(c => c.group === group && c.run)
                     .map(command => (
@@ -124,13 +145,24 @@ function Palette({ commands, open, onClose }: { commands: readonly ScreenCommand
   );
 }
 
-function KeysPage({ commands, open, onClose }: { commands: readonly ScreenCommand[]; open: boolean; onClose: () => void }) {
+function KeysPage({
+  commands,
+  open,
+  onClose,
+}: {
+  commands: readonly ScreenCommand[];
+  open: boolean;
+  onClose: () => void;
+}) {
   const keyed = commands.filter(c => c.shown);
   return (
     <Dialog.Root open={open} onOpenChange={next => !next && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className={overlay} />
-        <Dialog.Content className={`${panel} top-[10vh] max-h-[80vh] overflow-y-auto p-6`} aria-describedby={undefined}>
+        <Dialog.Content
+          className={`${panel} top-[10vh] max-h-[80vh] overflow-y-auto p-6`}
+          aria-describedby={undefined}
+        >
           <Dialog.Title className="font-display text-xl font-semibold">Keys of this screen</Dialog.Title>
           <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
             <dt>
@@ -161,5 +193,9 @@ function KeysPage({ commands, open, onClose }: { commands: readonly ScreenComman
 }
 
 export function Key({ children }: { children: ReactNode }) {
-  return <kbd className="rounded border border-rule bg-paper px-1.5 py-0.5 font-sans text-xs whitespace-nowrap text-ink">{children}</kbd>;
+  return (
+    <kbd className="rounded border border-rule bg-paper px-1.5 py-0.5 font-sans text-xs whitespace-nowrap text-ink">
+      {children}
+    </kbd>
+  );
 }

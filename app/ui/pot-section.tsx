@@ -24,6 +24,8 @@ export interface PotSectionProps {
   /** Says in words what is drawn. */
   title: string;
   className?: string;
+  /** Without handles, for a small picture. */
+  bare?: boolean;
   /** Room left and right of the pot for labels, px. */
   gutter?: number;
 }
@@ -35,8 +37,8 @@ const LABEL_GAP = 15;
 export function placePot(vessel: Vessel, width: number, height: number, gutter: number) {
   const geometry = geometryOfVessel(vessel);
   const widest = 2 * Math.max(profileMm(vessel.shape, geometry.heightMm), profileMm(vessel.shape, 0));
-  const top = 26;
-  const bottom = 10;
+  const top = height < 80 ? 6 : 26;
+  const bottom = height < 80 ? 4 : 10;
   const scale = Math.min((width - 2 * gutter) / widest, (height - top - bottom) / geometry.heightMm);
   const base = height - bottom;
   const heightMm: number = geometry.heightMm;
@@ -55,7 +57,22 @@ export function placePot(vessel: Vessel, width: number, height: number, gutter: 
  * mark for the dip-stick, fat and solids.
  */
 export function PotSection(props: PotSectionProps) {
-  const { vessel, levelMm, bulkMm = 0, floatFatMm = 0, dissolvedPct, ghosts = [], mark, stick, width, height, night, title, gutter = 92 } = props;
+  const {
+    vessel,
+    levelMm,
+    bulkMm = 0,
+    floatFatMm = 0,
+    dissolvedPct,
+    ghosts = [],
+    mark,
+    stick,
+    width,
+    height,
+    night,
+    title,
+    bare = false,
+    gutter = 92,
+  } = props;
   const clip = useId();
   const { scale, centre, base, heightMm, y, half } = placePot(vessel, width, height, gutter);
   const outline = (to: number) => {
@@ -66,7 +83,10 @@ export function PotSection(props: PotSectionProps) {
   };
   const wall = `M${centre - half(heightMm)},${y(heightMm)}L${wallPoints(heightMm, -1)}L${wallPoints(heightMm, 1)}`;
   function wallPoints(top: number, side: 1 | -1): string {
-    const heights = Array.from({ length: SAMPLES + 1 }, (_, i) => (top * (side > 0 ? i : SAMPLES - i)) / SAMPLES);
+    const heights = Array.from(
+      { length: SAMPLES + 1 },
+      (_, i) => (top * (side > 0 ? i : SAMPLES - i)) / SAMPLES,
+    );
     return heights.map(h => `${centre + side * half(h)},${y(h)}`).join("L");
   }
   const line = night ? "#f8efdf" : "#231f2b";
@@ -75,10 +95,21 @@ export function PotSection(props: PotSectionProps) {
   const level = levelMm ?? 0;
   const stickX = centre + half(level || heightMm / 2) * 0.55;
   const tickStep = scale * 10 >= 7 ? 10 : 50;
-  const spread = spreadLabels(ghosts.map(ghost => ({ ...ghost, at: y(ghost.levelMm) })), y(heightMm) + 4, base);
+  const spread = spreadLabels(
+    ghosts.map(ghost => ({ ...ghost, at: y(ghost.levelMm) })),
+    y(heightMm) + 4,
+    base,
+  );
 
   return (
-    <svg role="img" aria-label={title} viewBox={`0 0 ${width} ${height}`} width={width} height={height} className={props.className}>
+    <svg
+      role="img"
+      aria-label={title}
+      viewBox={`0 0 ${width} ${height}`}
+      width={width}
+      height={height}
+      className={props.className}
+    >
       <defs>
         <clipPath id={clip}>
           <path d={outline(heightMm)} />
@@ -90,40 +121,137 @@ export function PotSection(props: PotSectionProps) {
       </defs>
       <path d={outline(heightMm)} fill={night ? "#221d29" : "#ffffff"} opacity={night ? 1 : 0.75} />
       <g clipPath={`url(#${clip})`}>
-        {bulkMm > level && <Solids centre={centre} half={half} y={y} from={level} to={bulkMm} scale={scale} colour={night ? "#6d4c33" : "#b58f6a"} />}
+        {bulkMm > level && (
+          <Solids
+            centre={centre}
+            half={half}
+            y={y}
+            from={level}
+            to={bulkMm}
+            scale={scale}
+            colour={night ? "#6d4c33" : "#b58f6a"}
+          />
+        )}
         {levelMm !== null && (
           <>
-            <rect x={0} y={y(level)} width={width} height={Math.max(0, base - y(level))} fill={`url(#${clip}-liquid)`} />
-            {bulkMm > 0 && <Solids centre={centre} half={half} y={y} from={0} to={Math.min(bulkMm, level)} scale={scale} colour="rgb(58 30 12 / 0.34)" />}
-            {floatFatMm > 0.4 && <rect x={0} y={y(level) - Math.max(2, floatFatMm * scale)} width={width} height={Math.max(2, floatFatMm * scale)} fill="#e2bf5a" />}
+            <rect
+              x={0}
+              y={y(level)}
+              width={width}
+              height={Math.max(0, base - y(level))}
+              fill={`url(#${clip}-liquid)`}
+            />
+            {bulkMm > 0 && (
+              <Solids
+                centre={centre}
+                half={half}
+                y={y}
+                from={0}
+                to={Math.min(bulkMm, level)}
+                scale={scale}
+                colour="rgb(58 30 12 / 0.34)"
+              />
+            )}
+            {floatFatMm > 0.4 && (
+              <rect
+                x={0}
+                y={y(level) - Math.max(2, floatFatMm * scale)}
+                width={width}
+                height={Math.max(2, floatFatMm * scale)}
+                fill="#e2bf5a"
+              />
+            )}
           </>
         )}
         {ghosts.map(ghost => (
-          <line key={`${ghost.label}${ghost.levelMm}`} x1={centre - half(ghost.levelMm)} x2={centre + half(ghost.levelMm)} y1={y(ghost.levelMm)} y2={y(ghost.levelMm)} stroke={ghost.levelMm < level ? (night ? "#f8efdf" : "#fff8ea") : faint} strokeOpacity={0.75} strokeWidth={1.25} strokeDasharray="4 4" />
+          <line
+            key={`${ghost.label}${ghost.levelMm}`}
+            x1={centre - half(ghost.levelMm)}
+            x2={centre + half(ghost.levelMm)}
+            y1={y(ghost.levelMm)}
+            y2={y(ghost.levelMm)}
+            stroke={ghost.levelMm < level ? (night ? "#f8efdf" : "#fff8ea") : faint}
+            strokeOpacity={0.75}
+            strokeWidth={1.25}
+            strokeDasharray="4 4"
+          />
         ))}
-        {mark && <line x1={centre - half(mark.levelMm)} x2={centre + half(mark.levelMm)} y1={y(mark.levelMm)} y2={y(mark.levelMm)} stroke={accent} strokeWidth={3} />}
+        {mark && (
+          <line
+            x1={centre - half(mark.levelMm)}
+            x2={centre + half(mark.levelMm)}
+            y1={y(mark.levelMm)}
+            y2={y(mark.levelMm)}
+            stroke={accent}
+            strokeWidth={3}
+          />
+        )}
       </g>
-      <path d={wall} fill="none" stroke={line} strokeWidth={night ? 5 : 4.5} strokeLinejoin="round" strokeLinecap="round" />
-      <Handles vessel={vessel} centre={centre} halfTop={half(heightMm)} top={y(heightMm)} colour={line} width={width} />
+      <path
+        d={wall}
+        fill="none"
+        stroke={line}
+        strokeWidth={bare ? 3 : night ? 5 : 4.5}
+        strokeLinejoin="round"
+        strokeLinecap="round"
+      />
+      {!bare && (
+        <Handles
+          vessel={vessel}
+          centre={centre}
+          halfTop={half(heightMm)}
+          top={y(heightMm)}
+          colour={line}
+          width={width}
+        />
+      )}
       {stick && (
         <g stroke={line} strokeWidth={2.5} strokeLinecap="round">
           <line x1={stickX} x2={stickX} y1={base - 3} y2={y(heightMm) - 18} />
           <g strokeWidth={1.25}>
-            {Array.from({ length: Math.floor(heightMm / tickStep) }, (_, i) => (i + 1) * tickStep).map(tick => (
-              <line key={tick} x1={stickX - (tick % 50 ? 3 : 6)} x2={stickX + (tick % 50 ? 3 : 6)} y1={y(tick)} y2={y(tick)} />
-            ))}
+            {Array.from({ length: Math.floor(heightMm / tickStep) }, (_, i) => (i + 1) * tickStep).map(
+              tick => (
+                <line
+                  key={tick}
+                  x1={stickX - (tick % 50 ? 3 : 6)}
+                  x2={stickX + (tick % 50 ? 3 : 6)}
+                  y1={y(tick)}
+                  y2={y(tick)}
+                />
+              ),
+            )}
           </g>
         </g>
       )}
       {spread.map(ghost => (
-        <text key={ghost.label + ghost.levelMm} x={centre - half(ghost.levelMm) - 12} y={ghost.at + 4} textAnchor="end" fontSize={12.5} fill={faint}>
+        <text
+          key={ghost.label + ghost.levelMm}
+          x={centre - half(ghost.levelMm) - 12}
+          y={ghost.at + 4}
+          textAnchor="end"
+          fontSize={12.5}
+          fill={faint}
+        >
           {ghost.label}
         </text>
       ))}
       {mark && (
         <g>
-          <line x1={centre + half(mark.levelMm) + 4} x2={centre + half(mark.levelMm) + 14} y1={y(mark.levelMm)} y2={y(mark.levelMm)} stroke={accent} strokeWidth={3} />
-          <text x={centre + half(mark.levelMm) + 18} y={y(mark.levelMm) + 5} fontSize={14} fontWeight={700} fill={accent}>
+          <line
+            x1={centre + half(mark.levelMm) + 4}
+            x2={centre + half(mark.levelMm) + 14}
+            y1={y(mark.levelMm)}
+            y2={y(mark.levelMm)}
+            stroke={accent}
+            strokeWidth={3}
+          />
+          <text
+            x={centre + half(mark.levelMm) + 18}
+            y={y(mark.levelMm) + 5}
+            fontSize={14}
+            fontWeight={700}
+            fill={accent}
+          >
             {mark.label}
           </text>
         </g>
@@ -145,7 +273,23 @@ function spreadLabels<T extends { at: number }>(labels: readonly T[], top: numbe
 }
 
 /** Pieces of bone and root, laid in rows; always the same for the same pot. */
-function Solids({ centre, half, y, from, to, scale, colour }: { centre: number; half: (h: number) => number; y: (h: number) => number; from: number; to: number; scale: number; colour: string }) {
+function Solids({
+  centre,
+  half,
+  y,
+  from,
+  to,
+  scale,
+  colour,
+}: {
+  centre: number;
+  half: (h: number) => number;
+  y: (h: number) => number;
+  from: number;
+  to: number;
+  scale: number;
+  colour: string;
+}) {
   const piece = Math.min(44, Math.max(20, 34 * scale * 2));
   const rows = Math.max(1, Math.round(((to - from) * scale) / (piece * 0.62)));
   const ellipses = Array.from({ length: rows }, (_, row) => {
@@ -166,16 +310,47 @@ function Solids({ centre, half, y, from, to, scale, colour }: { centre: number; 
   return (
     <g fill={colour}>
       {ellipses.map((e, i) => (
-        <ellipse key={i} cx={e.x} cy={e.y} rx={e.rx} ry={e.ry} transform={`rotate(${e.turn} ${e.x} ${e.y})`} />
+        <ellipse
+          key={i}
+          cx={e.x}
+          cy={e.y}
+          rx={e.rx}
+          ry={e.ry}
+          transform={`rotate(${e.turn} ${e.x} ${e.y})`}
+        />
       ))}
     </g>
   );
 }
 
-function Handles({ vessel, centre, halfTop, top, colour, width }: { vessel: Vessel; centre: number; halfTop: number; top: number; colour: string; width: number }) {
+function Handles({
+  vessel,
+  centre,
+  halfTop,
+  top,
+  colour,
+  width,
+}: {
+  vessel: Vessel;
+  centre: number;
+  halfTop: number;
+  top: number;
+  colour: string;
+  width: number;
+}) {
   if (vessel.handles === "none") return null;
   if (vessel.handles === "long")
-    return <line x1={centre + halfTop + 2} y1={top + 10} x2={Math.min(width - 4, centre + halfTop + 74)} y2={top - 6} stroke={colour} strokeWidth={8} strokeLinecap="round" />;
+    return (
+      <line
+        x1={centre + halfTop + 2}
+        y1={top + 10}
+        x2={Math.min(width - 4, centre + halfTop + 74)}
+        y2={top - 6}
+        stroke={colour}
+        strokeWidth={8}
+        strokeLinecap="round"
+      />
+    );
   return (
     <g stroke={colour} strokeWidth={5} strokeLinecap="round">
       <line x1={centre - halfTop - 3} x2={centre - halfTop - 14} y1={top + 22} y2={top + 22} />

@@ -9,7 +9,12 @@ export const readWithin =
     if (!number.ok) return number;
     const rest = number.value.rest.trim();
     if (rest && rest.toLowerCase() !== unit.toLowerCase())
-      return refuse({ code: "WRONG_UNIT", field: label, value: text, message: `${label} is wanted in ${unit}, not “${rest}”.` });
+      return refuse({
+        code: "WRONG_UNIT",
+        field: label,
+        value: text,
+        message: `${label} is wanted in ${unit}, not “${rest}”.`,
+      });
     const problems = checkNumber(number.value.value, label, label, { min, max, unit });
     return problems.length ? refuse(...problems) : ok(number.value.value);
   };
@@ -22,7 +27,12 @@ export const readMass =
     const amount = parseAmount(bare, { field: label });
     if (!amount.ok) return amount;
     if (amount.value.kind !== "mass")
-      return refuse({ code: "WRONG_UNIT", field: label, value: text, message: `${label} is a weight: type it in g or kg.` });
+      return refuse({
+        code: "WRONG_UNIT",
+        field: label,
+        value: text,
+        message: `${label} is a weight: type it in g or kg.`,
+      });
     const problems = checkNumber(amount.value.massG, label, label, { min: 0.1, max, unit: "g" });
     return problems.length ? refuse(...problems) : ok(amount.value.massG);
   };
@@ -42,7 +52,9 @@ export const readMinutes =
   (label: string, max = 7 * 24 * 60) =>
   (text: string): Result<number> => {
     const hours = /^\s*(\d+)\s*(?:h|:)\s*(\d{1,2})?\s*(?:min)?\s*$/i.exec(text);
-    const value = hours ? ok(Number(hours[1]) * 60 + Number(hours[2] ?? 0)) : readWithin(label, "min", 0, max)(text);
+    const value = hours
+      ? ok(Number(hours[1]) * 60 + Number(hours[2] ?? 0))
+      : readWithin(label, "min", 0, max)(text);
     if (!value.ok) return value;
     const problems = checkNumber(value.value, label, label, { min: 0, max, unit: "min" });
     return problems.length ? refuse(...problems) : value;

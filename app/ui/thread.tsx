@@ -26,7 +26,13 @@ export function Thread({ from, to, colour, children, className }: ThreadProps) {
   const shape = `M${c - top},0 C${c - top},26 ${c - bottom},14 ${c - bottom},40 L${c - bottom},100 L${c + bottom},100 L${c + bottom},40 C${c + bottom},14 ${c + top},26 ${c + top},0Z`;
   return (
     <div className={clsx("relative", className)}>
-      <svg aria-hidden="true" className="absolute inset-y-0 left-0 h-full" width={WIDEST} viewBox={`0 0 ${WIDEST} 100`} preserveAspectRatio="none">
+      <svg
+        aria-hidden="true"
+        className="absolute inset-y-0 left-0 h-full overflow-visible"
+        width={WIDEST}
+        viewBox={`0 0 ${WIDEST} 100`}
+        preserveAspectRatio="none"
+      >
         <path d={shape} fill={colour} />
       </svg>
       <div className="pl-6 leading-5">{children}</div>

@@ -1,4 +1,13 @@
-import { CategoryScale, Chart as ChartJs, Filler, LineController, LineElement, LinearScale, PointElement, Tooltip } from "chart.js";
+import {
+  CategoryScale,
+  Chart as ChartJs,
+  Filler,
+  LineController,
+  LineElement,
+  LinearScale,
+  PointElement,
+  Tooltip,
+} from "chart.js";
 import { Line } from "react-chartjs-2";
 import type { TracedPoint } from "~/core/formula";
 import { printNumber } from "~/core/quantity";
@@ -17,13 +26,27 @@ export interface TraceChartProps {
   decimals: number;
   height: number;
   night?: boolean;
+  /** Start the scale at nothing; otherwise it shows the span alone. */
+  fromZero?: boolean;
   summary: string;
 }
 
 const HOUR = 3600;
 
 /** One quantity along the line: planned as a line in its band, measured as points. The numbers stand below in words. */
-export function TraceChart({ planned, band, measured = [], unit, label, divide, decimals, height, night = false, summary }: TraceChartProps) {
+export function TraceChart({
+  planned,
+  band,
+  measured = [],
+  unit,
+  label,
+  divide,
+  decimals,
+  height,
+  night = false,
+  fromZero = true,
+  summary,
+}: TraceChartProps) {
   const ink = night ? "#b9aebd" : "#6a6472";
   const grid = night ? "#3a3342" : "#e6dece";
   const line = night ? "#f8efdf" : "#4a2a12";
@@ -35,10 +58,39 @@ export function TraceChart({ planned, band, measured = [], unit, label, divide, 
         <Line
           data={{
             datasets: [
-              { label: "low", data: upper.map(b => ({ x: b.atS / HOUR, y: b.lo / divide })), borderWidth: 0, pointRadius: 0, fill: false },
-              { label: "high", data: upper.map(b => ({ x: b.atS / HOUR, y: (b.hi ?? 0) / divide })), borderWidth: 0, pointRadius: 0, fill: "-1", backgroundColor: night ? "rgb(229 138 85 / 0.22)" : "rgb(184 128 62 / 0.24)" },
-              { label: "planned", data: planned.map(point), borderColor: line, borderWidth: 2, pointRadius: 0, tension: 0 },
-              { label: "measured", data: measured.map(point), borderWidth: 0, showLine: false, pointRadius: 4.5, pointBackgroundColor: night ? "#e58a55" : "#a9502a", pointBorderColor: night ? "#1b1720" : "#fff", pointBorderWidth: 1.5 },
+              {
+                label: "low",
+                data: upper.map(b => ({ x: b.atS / HOUR, y: b.lo / divide })),
+                borderWidth: 0,
+                pointRadius: 0,
+                fill: false,
+              },
+              {
+                label: "high",
+                data: upper.map(b => ({ x: b.atS / HOUR, y: (b.hi ?? 0) / divide })),
+                borderWidth: 0,
+                pointRadius: 0,
+                fill: "-1",
+                backgroundColor: night ? "rgb(229 138 85 / 0.22)" : "rgb(184 128 62 / 0.24)",
+              },
+              {
+                label: "planned",
+                data: planned.map(point),
+                borderColor: line,
+                borderWidth: 2,
+                pointRadius: 0,
+                tension: 0,
+              },
+              {
+                label: "measured",
+                data: measured.map(point),
+                borderWidth: 0,
+                showLine: false,
+                pointRadius: 4.5,
+                pointBackgroundColor: night ? "#e58a55" : "#a9502a",
+                pointBorderColor: night ? "#1b1720" : "#fff",
+                pointBorderWidth: 1.5,
+              },
             ],
           }}
           options={{
@@ -56,13 +108,23 @@ export function TraceChart({ planned, band, measured = [], unit, label, divide, 
                 max: Math.max(planned.at(-1)?.atS ?? 0, measured.at(-1)?.atS ?? 0) / HOUR || 1,
                 grid: { display: false },
                 border: { color: grid },
-                ticks: { color: ink, font: { family: "Atkinson Hyperlegible Next Variable", size: 12 }, maxRotation: 0, callback: value => `${Number(value)} h` },
+                ticks: {
+                  color: ink,
+                  font: { family: "Atkinson Hyperlegible Next Variable", size: 12 },
+                  maxRotation: 0,
+                  callback: value => `${Number(value)} h`,
+                },
               },
               y: {
-                beginAtZero: true,
+                beginAtZero: fromZero,
                 grid: { color: grid },
                 border: { display: false },
-                ticks: { color: ink, font: { family: "Atkinson Hyperlegible Next Variable", size: 12 }, maxTicksLimit: 4, callback: value => `${printNumber(Number(value))} ${unit}` },
+                ticks: {
+                  color: ink,
+                  font: { family: "Atkinson Hyperlegible Next Variable", size: 12 },
+                  maxTicksLimit: 4,
+                  callback: value => `${printNumber(Number(value), Number(value) % 1 ? 1 : 0)} ${unit}`,
+                },
               },
             },
           }}
@@ -87,7 +149,8 @@ export function TraceChart({ planned, band, measured = [], unit, label, divide, 
                 <td className="pr-6">{elapsedClock(b.atS)}</td>
                 <td className="pr-6">{printNumber(valueAt(planned, b.atS) / divide, decimals)}</td>
                 <td>
-                  {printNumber(b.lo / divide, decimals)} – {b.hi === null ? "no upper bound yet" : printNumber(b.hi / divide, decimals)}
+                  {printNumber(b.lo / divide, decimals)} –{" "}
+                  {b.hi === null ? "no upper bound yet" : printNumber(b.hi / divide, decimals)}
                 </td>
               </tr>
             ))}
@@ -98,4 +161,5 @@ export function TraceChart({ planned, band, measured = [], unit, label, divide, 
   );
 }
 
-const valueAt = (points: readonly TracedPoint[], atS: number): number => points.findLast(p => p.atS <= atS + 1e-6)?.value ?? points[0]?.value ?? 0;
+const valueAt = (points: readonly TracedPoint[], atS: number): number =>
+  points.findLast(p => p.atS <= atS + 1e-6)?.value ?? points[0]?.value ?? 0;

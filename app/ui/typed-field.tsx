@@ -22,7 +22,18 @@ export interface TypedFieldProps<T> {
  *
  * It keeps what was typed, whatever happens: a refusal stands under the field and the last good value stays in force.
  */
-export function TypedField<T>({ label, shown, read, onRead, hint, suffix, className, inputClassName, hideLabel, autoFocus }: TypedFieldProps<T>) {
+export function TypedField<T>({
+  label,
+  shown,
+  read,
+  onRead,
+  hint,
+  suffix,
+  className,
+  inputClassName,
+  hideLabel,
+  autoFocus,
+}: TypedFieldProps<T>) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const result = typed === null ? null : read(typed);
@@ -64,7 +75,14 @@ export function TypedField<T>({ label, shown, read, onRead, hint, suffix, classN
         {suffix && <span className="text-sm text-faded">{suffix}</span>}
       </div>
       {(problem ?? warning ?? hint) && (
-        <p id={`${id}-note`} role={problem ? "alert" : undefined} className={clsx("mt-1 max-w-72 text-xs", problem ? "text-beet" : warning ? "text-saffron-ink" : "text-faded")}>
+        <p
+          id={`${id}-note`}
+          role={problem ? "alert" : undefined}
+          className={clsx(
+            "mt-1 max-w-72 text-xs",
+            problem ? "text-beet" : warning ? "text-saffron-ink" : "text-faded",
+          )}
+        >
           {problem ? `✕ ${problem.message}` : warning ? `▲ ${warning.message}` : hint}
         </p>
       )}

@@ -10,9 +10,15 @@ const PAUSE_MS = 120;
  * Intervals along the line, worked out beside the page. While new ones are on their way the old ones stand; `fresh`
  * says whether they belong to this very document.
  */
-export function useIntervals(document: FormulaDocument, kitchen: KitchenData): { intervals: readonly StepIntervals[]; fresh: boolean } {
+export function useIntervals(
+  document: FormulaDocument,
+  kitchen: KitchenData,
+): { intervals: readonly StepIntervals[]; fresh: boolean } {
   const worker = useRef<{ remote: Remote<IntervalJobs>; end: () => void } | null>(null);
-  const [answer, setAnswer] = useState<{ of: FormulaDocument | null; intervals: readonly StepIntervals[] }>({ of: null, intervals: [] });
+  const [answer, setAnswer] = useState<{ of: FormulaDocument | null; intervals: readonly StepIntervals[] }>({
+    of: null,
+    intervals: [],
+  });
 
   useEffect(() => {
     const thread = new Worker(new URL("./intervals.worker.ts", import.meta.url), { type: "module" });

@@ -41,7 +41,12 @@ export function coolingTime(heatJPerK: number, from: Celsius, to: Celsius, drain
       message: `A bath at ${printNumber(drain.towardsC)} °C cannot bring it to ${printNumber(to)} °C.`,
     });
   if (from <= drain.towardsC)
-    return refuse({ code: "T_START", field: "temperatureC", value: from, message: `It is ${printNumber(from)} °C: colder than the bath already.` });
+    return refuse({
+      code: "T_START",
+      field: "temperatureC",
+      value: from,
+      message: `It is ${printNumber(from)} °C: colder than the bath already.`,
+    });
   if (from <= to) return ok(s(0));
   return ok(s((heatJPerK / drain.wPerK) * Math.log((from - drain.towardsC) / (to - drain.towardsC))));
 }

@@ -5,11 +5,23 @@ const share = z.number().min(0).max(100_000);
 
 export const fixedSchema = z.strictObject({ kind: z.literal("fixed"), massG: z.number().nonnegative() });
 export const shareOfBaseSchema = z.strictObject({ kind: z.literal("share-of-base"), pct: share });
-export const perLitreSchema = z.strictObject({ kind: z.literal("per-litre"), gPerL: z.number().nonnegative() });
-export const partSchema = z.strictObject({ kind: z.literal("part"), group: id, parts: z.number().positive() });
+export const perLitreSchema = z.strictObject({
+  kind: z.literal("per-litre"),
+  gPerL: z.number().nonnegative(),
+});
+export const partSchema = z.strictObject({
+  kind: z.literal("part"),
+  group: id,
+  parts: z.number().positive(),
+});
 
 /** How an amount is meant. The relation is what is stored and scaled; the grams follow. */
-export const relationSchema = z.discriminatedUnion("kind", [fixedSchema, shareOfBaseSchema, perLitreSchema, partSchema]);
+export const relationSchema = z.discriminatedUnion("kind", [
+  fixedSchema,
+  shareOfBaseSchema,
+  perLitreSchema,
+  partSchema,
+]);
 export type AmountRelation = z.infer<typeof relationSchema>;
 
 /** A group shares one total out by parts: mirepoix, 12 % of the bones, 2 : 1 : 1. */
@@ -41,7 +53,11 @@ export const lineSchema = z.strictObject({
 export type Line = z.infer<typeof lineSchema>;
 
 /** The relation in a cook's words: "12 % of the carcasses". */
-export function relationInWords(relation: AmountRelation, baseName: string, groups: readonly Group[]): string {
+export function relationInWords(
+  relation: AmountRelation,
+  baseName: string,
+  groups: readonly Group[],
+): string {
   switch (relation.kind) {
     case "fixed":
       return "as weighed";

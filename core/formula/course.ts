@@ -19,7 +19,9 @@ export function courseOf(from: PotState, foreseen: Foreseen): Course | null {
   return {
     seconds: foreseen.course.map(p => p.atS),
     // Solids give to the liquor along the way; the sum runs from the one offset to the other.
-    mass: foreseen.course.map((p, i) => p.liquorG + start + ((end - start) * i) / (foreseen.course.length - 1)),
+    mass: foreseen.course.map(
+      (p, i) => p.liquorG + start + ((end - start) * i) / (foreseen.course.length - 1),
+    ),
     temperature: foreseen.course.map(p => p.temperatureC),
   };
 }
@@ -38,6 +40,11 @@ export function whenAt(course: Course, mass: number): number {
   const i = course.mass.findIndex(m => m <= mass);
   if (i < 0) return course.seconds.at(-1) ?? 0;
   if (i === 0) return 0;
-  const [m0 = 0, m1 = 0, t0 = 0, t1 = 0] = [course.mass[i - 1], course.mass[i], course.seconds[i - 1], course.seconds[i]];
+  const [m0 = 0, m1 = 0, t0 = 0, t1 = 0] = [
+    course.mass[i - 1],
+    course.mass[i],
+    course.seconds[i - 1],
+    course.seconds[i],
+  ];
   return m0 === m1 ? t1 : t0 + ((t1 - t0) * (m0 - mass)) / (m0 - m1);
 }

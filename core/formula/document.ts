@@ -26,7 +26,9 @@ export const formulaSchema = z.strictObject({
 });
 
 /** A formula: a line of steps that moves a pot from state to state. */
-export type FormulaDocument = Omit<z.infer<typeof formulaSchema>, "steps"> & { readonly steps: readonly Step[] };
+export type FormulaDocument = Omit<z.infer<typeof formulaSchema>, "steps"> & {
+  readonly steps: readonly Step[];
+};
 
 /**
  * Reads a stored or sent formula.
@@ -36,18 +38,21 @@ export function readFormula(input: unknown): Result<FormulaDocument> {
   const parsed = formulaSchema.safeParse(input);
   if (!parsed.success)
     return refuse(
-      ...parsed.error.issues.map(
-        (issue): Problem => ({
-          code: issue.code === "invalid_type" ? "MISSING" : "OUT_OF_RANGE",
-          field: issue.path.join("."),
-          message: `${issue.path.join(" › ") || "The formula"}: ${issue.message}`,
-        }),
-      ),
+      ...parsed.error.issues.map((issue): Problem => ({
+        code: issue.code === "invalid_type" ? "MISSING" : "OUT_OF_RANGE",
+        field: issue.path.join("."),
+        message: `${issue.path.join(" › ") || "The formula"}: ${issue.message}`,
+      })),
     );
   const document = parsed.data as FormulaDocument;
   const ids = document.steps.flatMap(step => [step.id, ...step.lines.map(line => line.id)]);
   const twice = ids.find((id, i) => ids.indexOf(id) !== i);
   if (twice)
-    return refuse({ code: "DUPLICATE", field: "steps", value: twice, message: `Two steps or lines share the id ${twice}.` });
+    return refuse({
+      code: "DUPLICATE",
+      field: "steps",
+      value: twice,
+      message: `Two steps or lines share the id ${twice}.`,
+    });
   return ok(document);
 }

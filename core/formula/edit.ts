@@ -4,13 +4,22 @@ import { STEP_KINDS, type Step, type StepKindName } from "./steps";
 
 /** Edits of a formula: each takes a document and gives a new one. Ids come from outside. */
 
-export const updateStep = (document: FormulaDocument, id: string, change: Partial<Step>): FormulaDocument => ({
+export const updateStep = (
+  document: FormulaDocument,
+  id: string,
+  change: Partial<Step>,
+): FormulaDocument => ({
   ...document,
   steps: document.steps.map(step => (step.id === id ? ({ ...step, ...change } as Step) : step)),
 });
 
 /** Puts a new step of a kind behind another; at the end without one. */
-export function insertStep(document: FormulaDocument, kind: StepKindName, id: string, afterId?: string): FormulaDocument {
+export function insertStep(
+  document: FormulaDocument,
+  kind: StepKindName,
+  id: string,
+  afterId?: string,
+): FormulaDocument {
   const step: Step = STEP_KINDS[kind].blank(id);
   const at = document.steps.findIndex(s => s.id === afterId);
   const steps = [...document.steps];
@@ -38,9 +47,16 @@ export const addLine = (document: FormulaDocument, stepId: string, line: Line): 
   steps: document.steps.map(step => (step.id === stepId ? { ...step, lines: [...step.lines, line] } : step)),
 });
 
-export const updateLine = (document: FormulaDocument, lineId: string, change: Partial<Line>): FormulaDocument => ({
+export const updateLine = (
+  document: FormulaDocument,
+  lineId: string,
+  change: Partial<Line>,
+): FormulaDocument => ({
   ...document,
-  steps: document.steps.map(step => ({ ...step, lines: step.lines.map(line => (line.id === lineId ? { ...line, ...change } : line)) })),
+  steps: document.steps.map(step => ({
+    ...step,
+    lines: step.lines.map(line => (line.id === lineId ? { ...line, ...change } : line)),
+  })),
 });
 
 export const removeLine = (document: FormulaDocument, lineId: string): FormulaDocument => ({
@@ -49,7 +65,13 @@ export const removeLine = (document: FormulaDocument, lineId: string): FormulaDo
 });
 
 /** Changes what a group shares out, such as 12 % to 10 % mirepoix. */
-export const updateGroupShare = (document: FormulaDocument, groupId: string, pct: number): FormulaDocument => ({
+export const updateGroupShare = (
+  document: FormulaDocument,
+  groupId: string,
+  pct: number,
+): FormulaDocument => ({
   ...document,
-  groups: document.groups.map(group => (group.id === groupId ? { ...group, total: { kind: "share-of-base", pct } } : group)),
+  groups: document.groups.map(group =>
+    group.id === groupId ? { ...group, total: { kind: "share-of-base", pct } } : group,
+  ),
 });

@@ -58,7 +58,12 @@ const OWN_BOOKS = "the pot’s own books: mass in = mass in the pot + mass that 
  * Takes a number of a walked formula apart: the rule, its inputs, their sources, and what would sharpen it.
  * Following `then` leads down to what was weighed or typed.
  */
-export function explain(asked: Askable, document: FormulaDocument, walked: Walk, kitchen: Kitchen): Explanation | null {
+export function explain(
+  asked: Askable,
+  document: FormulaDocument,
+  walked: Walk,
+  kitchen: Kitchen,
+): Explanation | null {
   if (asked.ask === "yield") return explainYield(walked);
   const state = walked.states[asked.step];
   if (!state) return null;
@@ -76,21 +81,50 @@ export function explain(asked: Askable, document: FormulaDocument, walked: Walk,
   }
 }
 
-const titleOf = (state: StateAfterStep): string => kindOf(state.step).title(state.step, state.lines.map(l => l.name));
+const titleOf = (state: StateAfterStep): string =>
+  kindOf(state.step).title(
+    state.step,
+    state.lines.map(l => l.name),
+  );
 
 function explainMass(index: number, state: StateAfterStep, walked: Walk): Explanation {
   const before = walked.states[index - 1];
   const inputs: ExplainedInput[] = [];
-  if (before) inputs.push({ label: "in the pot before", value: printKilograms(before.massG), basis: "exact", source: `after step ${index}`, then: { ask: "mass", step: index - 1 } });
+  if (before)
+    inputs.push({
+      label: "in the pot before",
+      value: printKilograms(before.massG),
+      basis: "exact",
+      source: `after step ${index}`,
+      then: { ask: "mass", step: index - 1 },
+    });
   for (const line of state.lines)
-    inputs.push({ label: line.name, value: `+ ${printMass(line.massG)}`, basis: line.certainty === "assumed" ? "estimate" : "exact", source: line.certainty, then: { ask: "line", step: index, lineId: line.lineId } });
+    inputs.push({
+      label: line.name,
+      value: `+ ${printMass(line.massG)}`,
+      basis: line.certainty === "assumed" ? "estimate" : "exact",
+      source: line.certainty,
+      then: { ask: "line", step: index, lineId: line.lineId },
+    });
   for (const computed of state.computed.filter(c => c.way === "in"))
-    inputs.push({ label: computed.what, value: `+ ${printMass(computed.massG)}`, basis: "estimate", source: "worked out", then: { ask: "computed", step: index, what: computed.what } });
+    inputs.push({
+      label: computed.what,
+      value: `+ ${printMass(computed.massG)}`,
+      basis: "estimate",
+      source: "worked out",
+      then: { ask: "computed", step: index, what: computed.what },
+    });
   for (const exit of EXITS) {
     const left = exitMass(state.pot, exit) - (before ? exitMass(before.pot, exit) : 0);
     if (left < 0.5) continue;
     const computed = state.computed.find(c => c.way === "out");
-    inputs.push({ label: EXIT_WORDS[exit], value: `− ${printMass(left as never)}`, basis: "estimate", source: "worked out", ...(computed && { then: { ask: "computed", step: index, what: computed.what } as const }) });
+    inputs.push({
+      label: EXIT_WORDS[exit],
+      value: `− ${printMass(left as never)}`,
+      basis: "estimate",
+      source: "worked out",
+      ...(computed && { then: { ask: "computed", step: index, what: computed.what } as const }),
+    });
   }
   return {
     title: `In the pot after “${titleOf(state)}”`,
@@ -111,14 +145,31 @@ function explainLitres(index: number, state: StateAfterStep): Explanation | null
     rule: "The liquor alone, without bones or floating fat, at 20 °C: its mass over its density.",
     symbols: "V = m / ρ(20 °C)",
     inputs: [
-      { label: "liquor", value: printKilograms(mass), basis: "exact", source: OWN_BOOKS, then: { ask: "mass", step: index } },
-      { label: "density at 20 °C", value: `${printNumber(mass / state.volumeMl, 4)} g/ml`, basis: "published", source: "water: Kell 1975; fat, starch, fibre: Choi & Okos 1986; dissolved solids: own fits", range: "± 0.3 %" },
+      {
+        label: "liquor",
+        value: printKilograms(mass),
+        basis: "exact",
+        source: OWN_BOOKS,
+        then: { ask: "mass", step: index },
+      },
+      {
+        label: "density at 20 °C",
+        value: `${printNumber(mass / state.volumeMl, 4)} g/ml`,
+        basis: "published",
+        source: "water: Kell 1975; fat, starch, fibre: Choi & Okos 1986; dissolved solids: own fits",
+        range: "± 0.3 %",
+      },
     ],
     sharpen: "Pour it into a marked jug, or dip the stick and log the level.",
   };
 }
 
-function explainMark(index: number, state: StateAfterStep, walked: Walk, kitchen: Kitchen): Explanation | null {
+function explainMark(
+  index: number,
+  state: StateAfterStep,
+  walked: Walk,
+  kitchen: Kitchen,
+): Explanation | null {
   const { mark, vessel } = state;
   if (!mark || !vessel) return null;
   const start = walked.states[index - 1]?.volumeMl ?? null;
@@ -129,11 +180,50 @@ function explainMark(index: number, state: StateAfterStep, walked: Walk, kitchen
     rule: "The height at which the wanted volume stands in this very pot, as hot as it will be, with the same solids in it.",
     symbols: "h = h(r · V + V solids)",
     inputs: [
-      { label: "pot", value: `${vessel.name}, ${printNumber(geometryOfVessel(vessel).baseDiameterMm)} mm inside`, basis: "measured", source: "the kitchen’s tape measure", range: "± 2 %" },
-      ...(start === null ? [] : [{ label: "liquor at the start", value: printVolume(start), basis: "exact" as const, source: "after the step before", then: { ask: "litres" as const, step: index - 1 } }]),
-      { label: "level at the start", value: printLength(mark.startMm), basis: "exact", source: "geometry of the pot" },
-      ...(state.volumeMl !== null && start ? [{ label: "share left", value: `${printNumber((100 * state.volumeMl) / start, 1)} %`, basis: "exact" as const, source: "the target of the step, by volume at 20 °C" }] : []),
-      ...(displaced > 0 ? [{ label: "taken up by solids", value: printVolume(displaced), basis: "estimate" as const, source: "density of what stands in the pot" }] : []),
+      {
+        label: "pot",
+        value: `${vessel.name}, ${printNumber(geometryOfVessel(vessel).baseDiameterMm)} mm inside`,
+        basis: "measured",
+        source: "the kitchen’s tape measure",
+        range: "± 2 %",
+      },
+      ...(start === null
+        ? []
+        : [
+            {
+              label: "liquor at the start",
+              value: printVolume(start),
+              basis: "exact" as const,
+              source: "after the step before",
+              then: { ask: "litres" as const, step: index - 1 },
+            },
+          ]),
+      {
+        label: "level at the start",
+        value: printLength(mark.startMm),
+        basis: "exact",
+        source: "geometry of the pot",
+      },
+      ...(state.volumeMl !== null && start
+        ? [
+            {
+              label: "share left",
+              value: `${printNumber((100 * state.volumeMl) / start, 1)} %`,
+              basis: "exact" as const,
+              source: "the target of the step, by volume at 20 °C",
+            },
+          ]
+        : []),
+      ...(displaced > 0
+        ? [
+            {
+              label: "taken up by solids",
+              value: printVolume(displaced),
+              basis: "estimate" as const,
+              source: "density of what stands in the pot",
+            },
+          ]
+        : []),
     ],
     sharpen: "Measure the pot by pouring litres in; then the mark is exact for it.",
   };
@@ -147,22 +237,69 @@ function explainLine(lineId: string, state: StateAfterStep, document: FormulaDoc
   const relation = line.amount;
   const group = relation.kind === "part" ? document.groups.find(x => x.id === relation.group) : undefined;
   const inputs: ExplainedInput[] = [
-    { label: `the ${document.base.name}`, value: printMass(document.base.massG as never), basis: "measured", source: "what lies on the table, typed here" },
+    {
+      label: `the ${document.base.name}`,
+      value: printMass(document.base.massG as never),
+      basis: "measured",
+      source: "what lies on the table, typed here",
+    },
   ];
-  if (group) inputs.push({ label: group.name, value: relationInWords(group.total, document.base.name, document.groups), basis: "exact", source: "this formula" });
+  if (group)
+    inputs.push({
+      label: group.name,
+      value: relationInWords(group.total, document.base.name, document.groups),
+      basis: "exact",
+      source: "this formula",
+    });
   if (ingredient && ingredient.ediblePct < 100)
-    inputs.push({ label: "as purchased", value: `${printMass(amount.purchasedG)} at ${ingredient.ediblePct} % used`, basis: ingredient.edibleSource.mark === "measured" ? "measured" : BASIS_OF_MARK[ingredient.edibleSource.mark], source: ingredient.edibleSource.text });
+    inputs.push({
+      label: "as purchased",
+      value: `${printMass(amount.purchasedG)} at ${ingredient.ediblePct} % used`,
+      basis:
+        ingredient.edibleSource.mark === "measured"
+          ? "measured"
+          : BASIS_OF_MARK[ingredient.edibleSource.mark],
+      source: ingredient.edibleSource.text,
+    });
   return {
     title: amount.name,
     value: printMass(amount.massG),
     rule: relationInWords(relation, document.base.name, document.groups),
-    symbols: relation.kind === "part" ? "m = total · parts / Σ parts" : relation.kind === "share-of-base" ? "m = base · share" : relation.kind === "per-litre" ? "m = g/l · litres finished" : "m as typed",
-    inputs: [...inputs, ...(line.typed ? [{ label: "typed as", value: line.typed, basis: "exact" as const, source: "converted once to grams" }] : [])],
-    sharpen: amount.certainty === "assumed" ? "This amount is assumed: weigh it once while cooking." : "Weigh it in on the Stove.",
+    symbols:
+      relation.kind === "part"
+        ? "m = total · parts / Σ parts"
+        : relation.kind === "share-of-base"
+          ? "m = base · share"
+          : relation.kind === "per-litre"
+            ? "m = g/l · litres finished"
+            : "m as typed",
+    inputs: [
+      ...inputs,
+      ...(line.typed
+        ? [
+            {
+              label: "typed as",
+              value: line.typed,
+              basis: "exact" as const,
+              source: "converted once to grams",
+            },
+          ]
+        : []),
+    ],
+    sharpen:
+      amount.certainty === "assumed"
+        ? "This amount is assumed: weigh it once while cooking."
+        : "Weigh it in on the Stove.",
   };
 }
 
-function explainComputed(asked: Extract<Askable, { ask: "computed" }>, document: FormulaDocument, state: StateAfterStep, walked: Walk, kitchen: Kitchen): Explanation | null {
+function explainComputed(
+  asked: Extract<Askable, { ask: "computed" }>,
+  document: FormulaDocument,
+  state: StateAfterStep,
+  walked: Walk,
+  kitchen: Kitchen,
+): Explanation | null {
   const computed = state.computed.find(c => c.what === asked.what);
   if (!computed) return null;
   const kind = kindOf(state.step);
@@ -174,7 +311,17 @@ function explainComputed(asked: Extract<Askable, { ask: "computed" }>, document:
     rule: `Worked out by the step “${kind.label}”: ${kind.detail(state.step)}.`,
     symbols: RULES[state.step.kind] ?? "",
     inputs: [
-      ...(solids ? [{ label: "solids in it before", value: printKilograms(solids.pot.solids.reduce((m, p) => m + massOfPools(p.pools), 0) as never), basis: "exact" as const, source: OWN_BOOKS, then: { ask: "mass" as const, step: asked.step - 1 } }] : []),
+      ...(solids
+        ? [
+            {
+              label: "solids in it before",
+              value: printKilograms(solids.pot.solids.reduce((m, p) => m + massOfPools(p.pools), 0) as never),
+              basis: "exact" as const,
+              source: OWN_BOOKS,
+              then: { ask: "mass" as const, step: asked.step - 1 },
+            },
+          ]
+        : []),
       ...(factsRead(document, kitchen)[asked.step] ?? []).map(id => explainFact(id, kitchen)),
     ],
     sharpen: "Weigh the pot before and after: the kitchen’s own figure then replaces the estimate.",
@@ -213,8 +360,20 @@ function explainYield(walked: Walk): Explanation | null {
     rule: "The liquor in the pot after the last step, at 20 °C; floating fat does not count.",
     symbols: "yield = Σ in − steam − strained − skimmed",
     inputs: [
-      { label: "litres after the last step", value: printVolume(walked.finishedMl), basis: "estimate", source: "walked along the line", then: { ask: "litres", step: last } },
-      { label: "mass after the last step", value: printKilograms(walked.finishedG), basis: "estimate", source: "walked along the line", then: { ask: "mass", step: last } },
+      {
+        label: "litres after the last step",
+        value: printVolume(walked.finishedMl),
+        basis: "estimate",
+        source: "walked along the line",
+        then: { ask: "litres", step: last },
+      },
+      {
+        label: "mass after the last step",
+        value: printKilograms(walked.finishedG),
+        basis: "estimate",
+        source: "walked along the line",
+        then: { ask: "mass", step: last },
+      },
     ],
     sharpen: "Weigh or jug what comes out of the strainer: it is the largest unknown.",
   };

@@ -1,28 +1,30 @@
-export {
-  type AmountRelation,
-  type Certainty,
-  type Group,
-  type Line,
-  relationInWords,
-} from "./amount";
+export { type AmountRelation, type Certainty, type Group, type Line, relationInWords } from "./amount";
 export { type FormulaDocument, DOCUMENT_SCHEMA, readFormula } from "./document";
 export { type Kitchen, type KitchenData, openKitchen } from "./kitchen";
 export { type Computed, type ResolvedLine, type StepKind } from "./step-kind";
 export { STEP_KINDS, type Step, type StepKindName, kindOf } from "./steps";
+export { type LineAmount, type StateAfterStep, type Walk, applyStep, gramsOf, labelOf, walk } from "./walk";
 export {
-  type LineAmount,
-  type StateAfterStep,
-  type Walk,
-  applyStep,
-  gramsOf,
-  labelOf,
-  walk,
-} from "./walk";
-export { type BonesNeeded, baseForYield, bonesNeeded, factorByIngredient, massForCovers, withBase } from "./scale";
+  type BonesNeeded,
+  baseForYield,
+  bonesNeeded,
+  factorByIngredient,
+  massForCovers,
+  withBase,
+} from "./scale";
 export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
 export { type Askable, type ExplainedInput, type Explanation, explain } from "./explain";
 export { type Course, courseOf, interpolate, whenAt } from "./course";
 export { type ReadRelation, parseRelation, relationAsTyped } from "./parse-relation";
 export { TRACE_QUANTITIES, type TraceQuantity, type TracedPoint, traceOf } from "./trace";
-export { displacedIn } from "./steps/shared";
-export { addLine, insertStep, moveStep, removeLine, removeStep, updateGroupShare, updateLine, updateStep } from "./edit";
+export { displacedIn, heapsOf } from "./steps/shared";
+export {
+  addLine,
+  insertStep,
+  moveStep,
+  removeLine,
+  removeStep,
+  updateGroupShare,
+  updateLine,
+  updateStep,
+} from "./edit";

@@ -42,7 +42,11 @@ export function factsRead(document: FormulaDocument, kitchen: Kitchen): FactId[]
  * @returns one entry per walked step; nothing if the line cannot be walked
  * Cost: two walks per fact the steps use. Meant for a worker.
  */
-export function intervalsAlong(document: FormulaDocument, data: KitchenData, burnerId?: string): StepIntervals[] {
+export function intervalsAlong(
+  document: FormulaDocument,
+  data: KitchenData,
+  burnerId?: string,
+): StepIntervals[] {
   const kitchen = openKitchen(data, {}, burnerId);
   const perStep = factsRead(document, kitchen);
   const ids = [...new Set(perStep.flat())];
@@ -54,16 +58,31 @@ export function intervalsAlong(document: FormulaDocument, data: KitchenData, bur
   });
   const nominal = walk(document, kitchen);
   const outputs = (moved: ReadonlyMap<string, number>): number[] => {
-    const walked = walk(document, openKitchen(data, Object.fromEntries(moved) as Partial<Record<FactId, number>>, burnerId));
+    const walked = walk(
+      document,
+      openKitchen(data, Object.fromEntries(moved) as Partial<Record<FactId, number>>, burnerId),
+    );
     return nominal.states.flatMap((_, i) => {
       const state = walked.states[i];
       if (!state) return new Array<number>(PER_STEP).fill(NaN);
-      return [state.massG, state.volumeMl ?? 0, state.temperatureC, state.clockS, state.durationS, state.mark?.markMm ?? 0];
+      return [
+        state.massG,
+        state.volumeMl ?? 0,
+        state.temperatureC,
+        state.clockS,
+        state.durationS,
+        state.mark?.markMm ?? 0,
+      ];
     });
   };
   const flat = swingIntervals(outputs, swings);
   return nominal.states.map((state, i) => {
-    const basis = weakest(perStep.slice(0, i + 1).flat().map((id): Basis => BASIS_OF_MARK[FACTS[id].mark]));
+    const basis = weakest(
+      perStep
+        .slice(0, i + 1)
+        .flat()
+        .map((id): Basis => BASIS_OF_MARK[FACTS[id].mark]),
+    );
     const estimate = (k: number): Estimate => {
       const found = flat[i * PER_STEP + k] ?? { value: 0, lo: 0, hi: 0 };
       return { ...found, basis: found.lo === found.hi ? "exact" : basis, notes: [] };

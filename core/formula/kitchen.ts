@@ -65,7 +65,11 @@ function stretched(shape: VesselShape, factor: number): VesselShape {
  * @param moved facts moved away from their nominal value, for intervals
  * @param burnerId burner the pot stands on; the kitchen's default otherwise
  */
-export function openKitchen(data: KitchenData, moved: Partial<Record<FactId, number>> = {}, burnerId?: string): Kitchen {
+export function openKitchen(
+  data: KitchenData,
+  moved: Partial<Record<FactId, number>> = {},
+  burnerId?: string,
+): Kitchen {
   const facts: FactValues = { ...NOMINAL_FACTS, ...data.facts, ...moved };
   const pressurePa = valueOf(pressureAtAltitude(data.altitudeM));
   const vessels =
@@ -82,4 +86,3 @@ export function openKitchen(data: KitchenData, moved: Partial<Record<FactId, num
     ingredientById: new Map(data.ingredients.map(i => [i.id, i])),
   };
 }
-

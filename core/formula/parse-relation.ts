@@ -21,7 +21,13 @@ export interface ReadRelation {
  */
 export function parseRelation(
   text: string,
-  context: { document: FormulaDocument; inGroup?: string; density?: Density; ingredient: string; field: string },
+  context: {
+    document: FormulaDocument;
+    inGroup?: string;
+    density?: Density;
+    ingredient: string;
+    field: string;
+  },
 ): Result<ReadRelation> {
   const { document, field } = context;
   const typed = text.trim();
@@ -31,12 +37,20 @@ export function parseRelation(
     const number = readNumber(parts[1] ?? "", field);
     if (!number.ok) return number;
     const group = groupFor(document.groups, context.inGroup);
-    if (!group) return refuse({ code: "UNKNOWN_ID", field, value: text, message: "Parts of what? This formula has no group to share out. Type a share such as 6 %, or grams." });
+    if (!group)
+      return refuse({
+        code: "UNKNOWN_ID",
+        field,
+        value: text,
+        message: "Parts of what? This formula has no group to share out. Type a share such as 6 %, or grams.",
+      });
     if (!(number.value.value > 0)) return refuse(notPositive(field, text));
     return ok({ relation: { kind: "part", group: group.id, parts: number.value.value } });
   }
 
-  const perLitre = /^(.+?)\s*g\s*(?:\/|per)\s*(?:finished\s+)?l(?:it(?:re|er))?(?:\s+finished)?$/i.exec(typed);
+  const perLitre = /^(.+?)\s*g\s*(?:\/|per)\s*(?:finished\s+)?l(?:it(?:re|er))?(?:\s+finished)?$/i.exec(
+    typed,
+  );
   if (perLitre) {
     const number = readNumber(perLitre[1] ?? "", field);
     if (!number.ok) return number;
@@ -45,17 +59,29 @@ export function parseRelation(
   }
 
   const share = /^(.+?%)(?:\s+of\s+.*)?$/.exec(typed);
-  const amount = parseAmount(share?.[1] ?? typed, { density: context.density, ingredient: context.ingredient, field });
+  const amount = parseAmount(share?.[1] ?? typed, {
+    density: context.density,
+    ingredient: context.ingredient,
+    field,
+  });
   if (!amount.ok) return amount;
   switch (amount.value.kind) {
     case "share":
       return ok({ relation: { kind: "share-of-base", pct: amount.value.pct } });
     case "mass":
-      return ok({ relation: { kind: "fixed", massG: amount.value.massG }, ...spoonful(typed) }, amount.warnings);
+      return ok(
+        { relation: { kind: "fixed", massG: amount.value.massG }, ...spoonful(typed) },
+        amount.warnings,
+      );
     case "volume": {
       const { massG } = amount.value;
       if (massG === undefined)
-        return refuse({ code: "WRONG_UNIT", field, value: text, message: `Nobody has entered what ${context.ingredient} weighs by volume. Type grams.` });
+        return refuse({
+          code: "WRONG_UNIT",
+          field,
+          value: text,
+          message: `Nobody has entered what ${context.ingredient} weighs by volume. Type grams.`,
+        });
       const warnings: Warning[] = [...amount.warnings];
       return ok({ relation: { kind: "fixed", massG }, typed }, warnings);
     }
@@ -65,10 +91,16 @@ export function parseRelation(
 const groupFor = (groups: readonly Group[], inGroup?: string): Group | undefined =>
   groups.find(group => group.id === inGroup) ?? (groups.length === 1 ? groups[0] : undefined);
 
-const notPositive = (field: string, value: string): Problem => ({ code: "NEGATIVE", field, value, message: "An amount must be more than nothing." });
+const notPositive = (field: string, value: string): Problem => ({
+  code: "NEGATIVE",
+  field,
+  value,
+  message: "An amount must be more than nothing.",
+});
 
 /** Grams and kilograms need no reminder of how they were typed. */
-const spoonful = (typed: string): { typed?: string } => (/^[\d\s.,½⅓⅔¼¾]+\s*k?g$/i.test(typed) ? {} : { typed });
+const spoonful = (typed: string): { typed?: string } =>
+  /^[\d\s.,½⅓⅔¼¾]+\s*k?g$/i.test(typed) ? {} : { typed };
 
 /** The relation as it would be typed: what the field shows when it opens. */
 export function relationAsTyped(relation: AmountRelation): string {

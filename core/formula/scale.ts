@@ -45,7 +45,11 @@ const YIELD_TOLERANCE = 1e-5;
  * @param wanted finished liquor: ml at 20 °C, or g
  * @errors UNREACHABLE with the largest yield that still walks, and why
  */
-export function baseForYield(document: FormulaDocument, kitchen: Kitchen, wanted: { ml: Millilitres } | { g: Grams }): Result<FormulaDocument> {
+export function baseForYield(
+  document: FormulaDocument,
+  kitchen: Kitchen,
+  wanted: { ml: Millilitres } | { g: Grams },
+): Result<FormulaDocument> {
   const aim = "ml" in wanted ? wanted.ml : wanted.g;
   const problems = checkNumber(aim, "yield", "The wanted yield", { min: 1 });
   if (problems.length) return refuse(...problems);
@@ -72,7 +76,8 @@ export function baseForYield(document: FormulaDocument, kitchen: Kitchen, wanted
     else lo = middle;
   }
   const most = attempt(lo);
-  const why = attempt(hi * 1.01).walked.problems[0]?.message ?? "another pot takes over there and the yield jumps.";
+  const why =
+    attempt(hi * 1.01).walked.problems[0]?.message ?? "another pot takes over there and the yield jumps.";
   return refuse({
     code: "UNREACHABLE",
     field: "yield",
@@ -115,7 +120,11 @@ export function bonesNeeded(input: {
   const problems = [
     ...(finished.ok ? [] : finished.problems),
     ...checkNumber(input.reducedTo, "reducedTo", "The share left", { min: 0.01, max: 1 }),
-    ...checkNumber(input.strainLossPct, "strainLossPct", "The straining loss", { min: 0, max: 90, unit: "%" }),
+    ...checkNumber(input.strainLossPct, "strainLossPct", "The straining loss", {
+      min: 0,
+      max: 90,
+      unit: "%",
+    }),
     ...checkNumber(input.yieldMlPerKg, "yieldMlPerKg", "The yield per kg", { min: 1, unit: "ml" }),
   ];
   if (!finished.ok || problems.length) return refuse(...problems);

@@ -18,7 +18,10 @@ export const stepFields = {
   cue: z.string().max(200).optional(),
 };
 
-export const durationMin = z.number().min(0).max(7 * 24 * 60);
+export const durationMin = z
+  .number()
+  .min(0)
+  .max(7 * 24 * 60);
 export const vesselId = z.string().min(1).optional();
 
 /** A line with its grams worked out and its ingredient found. */
@@ -84,13 +87,14 @@ export interface StepKind<S extends { kind: string }> {
   /** How a cook sees that it is there. */
   readonly cue: string;
   readonly cautions: readonly string[];
+  /** Where the pot is meanwhile. */
+  readonly place: "fire" | "oven" | "bench" | "cold";
   /** Whether the end is a level or mass (true) or a time (false). */
   readonly endsAtMark: boolean;
   readonly apply: (context: StepContext<S>) => Result<StepOutcome>;
 }
 
 export const defineStep = <S extends { kind: string }>(kind: StepKind<S>): StepKind<S> => kind;
-
 
 export const outcome = (
   pot: PotState,
@@ -104,4 +108,3 @@ export const missingVessel = (field: string, what: string): Problem => ({
   field: `${field}.vesselId`,
   message: `${what} needs a vessel first: put a “cover” or “add” step before it, or choose a pot.`,
 });
-

@@ -35,7 +35,11 @@ export function traceOf(walked: Walk, quantity: TraceQuantity): TracedPoint[] {
         if (Number.isFinite(value)) points.push({ atS: before.clockS + second, value });
       });
     }
-    const end = { mass: state.massG, temperature: state.temperatureC, litres: state.volumeMl === null ? NaN : state.volumeMl / 1000 }[quantity];
+    const end = {
+      mass: state.massG,
+      temperature: state.temperatureC,
+      litres: state.volumeMl === null ? NaN : state.volumeMl / 1000,
+    }[quantity];
     if (Number.isFinite(end)) points.push({ atS: state.clockS, value: end });
     before = state;
   }

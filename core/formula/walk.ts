@@ -1,6 +1,14 @@
 import { type Allergen, type DietFlag, type Ingredient, asPurchased, joinAllergens } from "../larder";
 import { EMPTY_POT, type Pools, type PotState, liquorMass, massOfPools, potMass, volumeAt20 } from "../pot";
-import { type Celsius, type Grams, type Millilitres, type Millimetres, type Seconds, g, s } from "../quantity";
+import {
+  type Celsius,
+  type Grams,
+  type Millilitres,
+  type Millimetres,
+  type Seconds,
+  g,
+  s,
+} from "../quantity";
 import { InvariantError, type Problem, type Result, type Warning, ok, refuse, valueOf } from "../result";
 import type { TracePoint } from "../reduction";
 import type { DipMark, Vessel } from "../vessel";
@@ -97,25 +105,36 @@ export function walk(document: FormulaDocument, kitchen: Kitchen, options: WalkO
     litres = next;
   }
   const [stepIndex = 0, line] = lookAhead[0] ?? [];
-  return stopped([], [
-    {
-      code: "NO_CONVERGENCE",
-      field: `steps.${stepIndex}.lines`,
-      value: line?.id,
-      message: `“${line ? sources.value.get(line.id)?.name : "A line"}” per finished litre grows faster than the yield it is counted on. Type a smaller amount, or grams.`,
-    },
-  ], []);
+  return stopped(
+    [],
+    [
+      {
+        code: "NO_CONVERGENCE",
+        field: `steps.${stepIndex}.lines`,
+        value: line?.id,
+        message: `“${line ? sources.value.get(line.id)?.name : "A line"}” per finished litre grows faster than the yield it is counted on. Type a smaller amount, or grams.`,
+      },
+    ],
+    [],
+  );
 }
 
 function linesPerLitre(document: FormulaDocument): [number, Line][] {
   const ahead = (relation: AmountRelation): boolean =>
     relation.kind === "per-litre" ||
-    (relation.kind === "part" && document.groups.find(x => x.id === relation.group)?.total.kind === "per-litre");
-  return document.steps.flatMap((step, i) => step.lines.filter(l => ahead(l.amount)).map((l): [number, Line] => [i, l]));
+    (relation.kind === "part" &&
+      document.groups.find(x => x.id === relation.group)?.total.kind === "per-litre");
+  return document.steps.flatMap((step, i) =>
+    step.lines.filter(l => ahead(l.amount)).map((l): [number, Line] => [i, l]),
+  );
 }
 
 /** Finds the ingredient of every line; a line on another formula becomes an ingredient with that product's composition. */
-function resolveSources(document: FormulaDocument, kitchen: Kitchen, path: readonly string[]): Result<Map<string, Ingredient>> {
+function resolveSources(
+  document: FormulaDocument,
+  kitchen: Kitchen,
+  path: readonly string[],
+): Result<Map<string, Ingredient>> {
   const found = new Map<string, Ingredient>();
   const problems: Problem[] = [];
   document.steps.forEach((step, i) =>
@@ -125,7 +144,12 @@ function resolveSources(document: FormulaDocument, kitchen: Kitchen, path: reado
         const ingredient = kitchen.ingredientById.get(line.of.larder);
         if (ingredient) found.set(line.id, ingredient);
         else
-          problems.push({ code: "UNKNOWN_ID", field, value: line.of.larder, message: `“${line.of.larder}” is not in the larder any more. Choose another ingredient.` });
+          problems.push({
+            code: "UNKNOWN_ID",
+            field,
+            value: line.of.larder,
+            message: `“${line.of.larder}” is not in the larder any more. Choose another ingredient.`,
+          });
         return;
       }
       const product = productOf(line.of.formula, kitchen, path, field);
@@ -137,20 +161,45 @@ function resolveSources(document: FormulaDocument, kitchen: Kitchen, path: reado
 }
 
 /** What a formula makes, as an ingredient for another. */
-function productOf(formulaId: string, kitchen: Kitchen, path: readonly string[], field: string): Result<Ingredient> {
+function productOf(
+  formulaId: string,
+  kitchen: Kitchen,
+  path: readonly string[],
+  field: string,
+): Result<Ingredient> {
   const document = kitchen.data.formulas[formulaId];
   if (!document)
-    return refuse({ code: "UNKNOWN_ID", field, value: formulaId, message: "The formula this line draws on is gone. Choose another." });
+    return refuse({
+      code: "UNKNOWN_ID",
+      field,
+      value: formulaId,
+      message: "The formula this line draws on is gone. Choose another.",
+    });
   if (path.includes(document.name))
-    return refuse({ code: "CYCLE", field, value: formulaId, message: `This goes round in a circle: ${[...path, document.name].join(" → ")}. A sauce cannot be made from itself.` });
+    return refuse({
+      code: "CYCLE",
+      field,
+      value: formulaId,
+      message: `This goes round in a circle: ${[...path, document.name].join(" → ")}. A sauce cannot be made from itself.`,
+    });
   const made = walk(document, kitchen, { path: [...path, document.name] });
   const last = made.states.at(-1);
   if (made.problems.length || !last || !made.finishedG)
-    return refuse({ code: "EMPTY", field, value: formulaId, message: `${document.name} cannot be made yet: ${made.problems[0]?.message ?? "it yields no liquor."}` });
+    return refuse({
+      code: "EMPTY",
+      field,
+      value: formulaId,
+      message: `${document.name} cannot be made yet: ${made.problems[0]?.message ?? "it yields no liquor."}`,
+    });
   return ok(asIngredient(document.name, formulaId, last.pot.liquor, made.ingredients));
 }
 
-function asIngredient(name: string, formulaId: string, liquor: Pools, ingredients: readonly Ingredient[]): Ingredient {
+function asIngredient(
+  name: string,
+  formulaId: string,
+  liquor: Pools,
+  ingredients: readonly Ingredient[],
+): Ingredient {
   const k = 100 / massOfPools(liquor);
   const allergens = joinAllergens(ingredients);
   return {
@@ -182,7 +231,11 @@ function asIngredient(name: string, formulaId: string, liquor: Pools, ingredient
   };
 }
 
-const stopped = (states: readonly StateAfterStep[], problems: readonly Problem[], ingredients: readonly Ingredient[]): Walk => {
+const stopped = (
+  states: readonly StateAfterStep[],
+  problems: readonly Problem[],
+  ingredients: readonly Ingredient[],
+): Walk => {
   const last = states.at(-1);
   return {
     states,
@@ -195,10 +248,25 @@ const stopped = (states: readonly StateAfterStep[], problems: readonly Problem[]
 };
 
 /** What a step made of which pot, from the pass before: steps ahead of the first look-ahead line need not run again. */
-type StepMemo = Map<number, { readonly pot: PotState; readonly vessel: Vessel | null; readonly masses: string; readonly done: ReturnType<typeof applyStep> }>;
+type StepMemo = Map<
+  number,
+  {
+    readonly pot: PotState;
+    readonly vessel: Vessel | null;
+    readonly masses: string;
+    readonly done: ReturnType<typeof applyStep>;
+  }
+>;
 
 /** One walk with a given guess of the yield. */
-function pass(document: FormulaDocument, kitchen: Kitchen, sources: ReadonlyMap<string, Ingredient>, litres: number, options: WalkOptions, memo: StepMemo = new Map()): Walk {
+function pass(
+  document: FormulaDocument,
+  kitchen: Kitchen,
+  sources: ReadonlyMap<string, Ingredient>,
+  litres: number,
+  options: WalkOptions,
+  memo: StepMemo = new Map(),
+): Walk {
   const states: StateAfterStep[] = [];
   const used = new Map<string, Ingredient>();
   let pot = EMPTY_POT;
@@ -211,9 +279,13 @@ function pass(document: FormulaDocument, kitchen: Kitchen, sources: ReadonlyMap<
     const masses = lines.map(line => line.massG).join();
     const known = memo.get(index);
     const same: boolean = known?.pot === pot && known.vessel === vessel && known.masses === masses;
-    const done: ReturnType<typeof applyStep> = known && same ? known.done : applyStep(step, { pot, vessel, lines, kitchen, field, trace: options.trace ?? false });
+    const done: ReturnType<typeof applyStep> =
+      known && same
+        ? known.done
+        : applyStep(step, { pot, vessel, lines, kitchen, field, trace: options.trace ?? false });
     memo.set(index, { pot, vessel, masses, done });
-    if (!done.ok) return stopped(states.map(perLitre(litresOf(states))), at(field, done.problems), [...used.values()]);
+    if (!done.ok)
+      return stopped(states.map(perLitre(litresOf(states))), at(field, done.problems), [...used.values()]);
     for (const line of lines) used.set(line.ingredient.id, line.ingredient);
     for (const computed of done.value.computed) {
       const ingredient = computed.ingredientId && kitchen.ingredientById.get(computed.ingredientId);
@@ -247,8 +319,12 @@ function pass(document: FormulaDocument, kitchen: Kitchen, sources: ReadonlyMap<
 
 const litresOf = (states: readonly StateAfterStep[]): number => (states.at(-1)?.volumeMl ?? 0) / 1000;
 
-const perLitre = (litres: number) => (state: StateAfterStep): StateAfterStep =>
-  litres > 0 ? { ...state, lines: state.lines.map(line => ({ ...line, gPerL: line.massG / litres })) } : state;
+const perLitre =
+  (litres: number) =>
+  (state: StateAfterStep): StateAfterStep =>
+    litres > 0
+      ? { ...state, lines: state.lines.map(line => ({ ...line, gPerL: line.massG / litres })) }
+      : state;
 
 function faces(line: ResolvedLine, source: Line | undefined, document: FormulaDocument): LineAmount {
   return {
@@ -263,7 +339,12 @@ function faces(line: ResolvedLine, source: Line | undefined, document: FormulaDo
   };
 }
 
-function resolveLine(line: Line, document: FormulaDocument, sources: ReadonlyMap<string, Ingredient>, litres: number): ResolvedLine {
+function resolveLine(
+  line: Line,
+  document: FormulaDocument,
+  sources: ReadonlyMap<string, Ingredient>,
+  litres: number,
+): ResolvedLine {
   const ingredient = sources.get(line.id);
   if (!ingredient) throw new InvariantError(`Line ${line.id} has no ingredient.`);
   return { lineId: line.id, ingredient, massG: gramsOf(line.amount, document, litres) };
@@ -282,7 +363,11 @@ export function gramsOf(relation: AmountRelation, document: FormulaDocument, lit
       const group = document.groups.find(candidate => candidate.id === relation.group);
       const all = document.steps
         .flatMap(step => step.lines)
-        .reduce((sum, l) => sum + (l.amount.kind === "part" && l.amount.group === relation.group ? l.amount.parts : 0), 0);
+        .reduce(
+          (sum, l) =>
+            sum + (l.amount.kind === "part" && l.amount.group === relation.group ? l.amount.parts : 0),
+          0,
+        );
       return group && all > 0 ? g((gramsOf(group.total, document, litres) * relation.parts) / all) : g(0);
     }
   }
@@ -317,7 +402,17 @@ export function applyStep(
 }
 
 /** Allergens and diet flags of a walked formula, sub-formulas included. */
-export function labelOf(walked: Walk): { allergens: readonly Allergen[]; known: boolean; notEntered: readonly string[]; diet: readonly DietFlag[] } {
+export function labelOf(walked: Walk): {
+  allergens: readonly Allergen[];
+  known: boolean;
+  notEntered: readonly string[];
+  diet: readonly DietFlag[];
+} {
   const { recorded, known, notEntered } = joinAllergens(walked.ingredients);
-  return { allergens: recorded, known, notEntered, diet: [...new Set(walked.ingredients.flatMap(i => i.diet))] };
+  return {
+    allergens: recorded,
+    known,
+    notEntered,
+    diet: [...new Set(walked.ingredients.flatMap(i => i.diet))],
+  };
 }

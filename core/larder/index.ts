@@ -1,11 +1,5 @@
 export { type Composition, NO_COMPOSITION, compositionSchema, normaliseComposition } from "./composition";
-export {
-  type Allergen,
-  type AllergenRecord,
-  type DietFlag,
-  ALLERGENS,
-  joinAllergens,
-} from "./allergens";
+export { type Allergen, type AllergenRecord, type DietFlag, ALLERGENS, joinAllergens } from "./allergens";
 export {
   type Ingredient,
   type SolidKind,

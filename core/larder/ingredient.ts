@@ -5,11 +5,21 @@ import { ALLERGEN_IDS, DIET_FLAGS } from "./allergens";
 import { compositionSchema } from "./composition";
 
 /** Where a figure comes from: its mark and the words for it. */
-export const sourceSchema = z.object({ mark: z.enum(["P", "M", "T", "E", "measured"]), text: z.string().min(1) });
+export const sourceSchema = z.object({
+  mark: z.enum(["P", "M", "T", "E", "measured"]),
+  text: z.string().min(1),
+});
 export type Source = Readonly<z.infer<typeof sourceSchema>>;
 
 /** What a strainer meets: decides how much liquor clings and how the heap packs in the pot. */
-export const SOLID_KINDS = ["poultry-bones", "poultry-whole", "veal-bones", "mirepoix", "mushrooms", "herbs"] as const;
+export const SOLID_KINDS = [
+  "poultry-bones",
+  "poultry-whole",
+  "veal-bones",
+  "mirepoix",
+  "mushrooms",
+  "herbs",
+] as const;
 export type SolidKind = (typeof SOLID_KINDS)[number];
 
 export const ingredientSchema = z.object({

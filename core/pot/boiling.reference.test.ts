@@ -3,7 +3,13 @@ import { describe, expect, test } from "vitest";
 import { liquid, STOCK, WINE } from "../testing";
 import { pascals } from "../quantity";
 import { valueOf } from "../result";
-import { boilingPoint, latentHeatJPerG, pressureAtAltitude, saturationPressurePa, saturationTemperature } from "./boiling";
+import {
+  boilingPoint,
+  latentHeatJPerG,
+  pressureAtAltitude,
+  saturationPressurePa,
+  saturationTemperature,
+} from "./boiling";
 
 psychrolib.SetUnitSystem(psychrolib.SI);
 
@@ -25,10 +31,13 @@ describe("boiling point", () => {
     [2240, 92.514],
     [3000, 89.973],
     [3640, 87.829],
-  ])("water at %d m boils at %d °C (own model, worked twice; cooks' rules agree within 0.6 K)", (altitude, expected) => {
-    const p = valueOf(pressureAtAltitude(altitude));
-    expect(Math.abs(valueOf(saturationTemperature(p)) - expected)).toBeLessThan(0.002);
-  });
+  ])(
+    "water at %d m boils at %d °C (own model, worked twice; cooks' rules agree within 0.6 K)",
+    (altitude, expected) => {
+      const p = valueOf(pressureAtAltitude(altitude));
+      expect(Math.abs(valueOf(saturationTemperature(p)) - expected)).toBeLessThan(0.002);
+    },
+  );
   test("the demo kitchen at 1180 m: water boils near 96 °C", () => {
     expect(valueOf(saturationTemperature(valueOf(pressureAtAltitude(1180))))).toBeCloseTo(96.06, 1);
   });
@@ -57,7 +66,10 @@ describe("boiling point", () => {
     expect(Math.abs(latentHeatJPerG(t) - expected)).toBeLessThan(1);
   });
   test("a pressure that cannot be a station's is refused", () => {
-    expect(saturationTemperature(pascals(1013))).toMatchObject({ ok: false, problems: [{ code: "PRESSURE", field: "pressurePa" }] });
+    expect(saturationTemperature(pascals(1013))).toMatchObject({
+      ok: false,
+      problems: [{ code: "PRESSURE", field: "pressurePa" }],
+    });
     expect(pressureAtAltitude(9000)).toMatchObject({ ok: false, problems: [{ code: "ALTITUDE" }] });
   });
 });

@@ -31,7 +31,12 @@ export const STANDARD_PRESSURE_PA = 101325;
  */
 export function pressureAtAltitude(altitudeM: number): Result<Pascals> {
   if (!Number.isFinite(altitudeM))
-    return refuse({ code: "NOT_FINITE", field: "altitudeM", value: altitudeM, message: "Altitude: please enter a number." });
+    return refuse({
+      code: "NOT_FINITE",
+      field: "altitudeM",
+      value: altitudeM,
+      message: "Altitude: please enter a number.",
+    });
   if (altitudeM < -430 || altitudeM > 5500)
     return refuse({
       code: "ALTITUDE",
@@ -132,14 +137,18 @@ export function waterActivity(p: Pools): number {
   return activity;
 }
 
+/** Drier than this nothing flows any more; the boiling point of a crust is held at the last liquid's. */
+const LEAST_ACTIVITY = 0.1;
+
 /**
  * Bubble point of a liquor with or without alcohol, °C; plain numbers, for the solvers.
  * Secant on the logarithm of total vapour pressure over pressure, at most 40 passes.
  */
 export function boilingPointC(p: Pools, pressure: number, warmStart?: number): number {
-  const activity = waterActivity(p);
+  const activity = Math.max(LEAST_ACTIVITY, waterActivity(p));
   const start = warmStart ?? saturationC(pressure);
-  if (p.ethanol <= 0) return solveBoiling(t => Math.log((activity * saturationPressurePa(t)) / pressure), start, 1e-8);
+  if (p.ethanol <= 0)
+    return solveBoiling(t => Math.log((activity * saturationPressurePa(t)) / pressure), start, 1e-8);
   const x = ethanolMoleFraction(p.ethanol, p.water);
   const ethanol = x * ethanolActivity(x);
   const water = (1 - x) * waterActivityBesideEthanol(x) * activity;
@@ -168,7 +177,11 @@ export function boilingPoint(liquor: Pools, pressure: Pascals): Result<Celsius> 
   const problem = checkPressure(pressure);
   if (problem) return refuse(problem);
   if (!(liquor.water > 0))
-    return refuse({ code: "NO_WATER", field: "composition", message: "There is no water in this liquid to boil." });
+    return refuse({
+      code: "NO_WATER",
+      field: "composition",
+      message: "There is no water in this liquid to boil.",
+    });
   return ok(degC(boilingPointC(liquor, pressure)));
 }
 

@@ -73,10 +73,18 @@ describe("refractometer", () => {
 
 test("specific heat: water at 60 °C 4190.5 J/(kg K) (Choi & Okos 1986, from memory)", () => {
   expect(specificHeat(liquid(1, { water: 100 }), 60) * 1000).toBeCloseTo(4190.5, 0);
-  expect(specificHeat(liquid(100, { water: 57.3, fat: 37, protein: 2.1, sugars: 3, other: 0.6 }), 20) * 1000).toBeCloseTo(3237.3, 0);
+  expect(
+    specificHeat(liquid(100, { water: 57.3, fat: 37, protein: 2.1, sugars: 3, other: 0.6 }), 20) * 1000,
+  ).toBeCloseTo(3237.3, 0);
 });
 
 test("a volume is refused outside 0–110 °C and without water or fat", () => {
-  expect(volumeAt(liquid(100, STOCK), degC(130))).toMatchObject({ ok: false, problems: [{ code: "T_RANGE" }] });
-  expect(volumeAt({ ...NO_POOLS, salt: 5 }, degC(20))).toMatchObject({ ok: false, problems: [{ code: "NO_WATER" }] });
+  expect(volumeAt(liquid(100, STOCK), degC(130))).toMatchObject({
+    ok: false,
+    problems: [{ code: "T_RANGE" }],
+  });
+  expect(volumeAt({ ...NO_POOLS, salt: 5 }, degC(20))).toMatchObject({
+    ok: false,
+    problems: [{ code: "NO_WATER" }],
+  });
 });

@@ -18,7 +18,9 @@ export function waterDensityKgM3(t: number): number {
  * Apparent specific volume of ethanol in water at 20 °C, l/kg, by its mass share in ethanol + water (steps of 0.1).
  * Source: derived from water–ethanol densities (Perry's Handbook, 7th ed., Sec. 2 / OIML R 22, from memory).
  */
-const ETHANOL_VOLUME = [1.196, 1.1687, 1.1548, 1.1573, 1.1706, 1.1868, 1.2024, 1.2171, 1.2316, 1.2469, 1.2669];
+const ETHANOL_VOLUME = [
+  1.196, 1.1687, 1.1548, 1.1573, 1.1706, 1.1868, 1.2024, 1.2171, 1.2316, 1.2469, 1.2669,
+];
 
 function ethanolVolume(x: number): number {
   const at = Math.min(Math.max(x * 10, 0), 10);
@@ -65,7 +67,11 @@ export function volumeAt(liquor: Pools, temperature: Celsius): Result<Millilitre
       message: "Density is modelled for liquids between 0 and 110 °C.",
     });
   if (!(liquor.water + liquor.fat > 0))
-    return refuse({ code: "NO_WATER", field: "composition", message: "There is neither water nor fat in this liquid." });
+    return refuse({
+      code: "NO_WATER",
+      field: "composition",
+      message: "There is neither water nor fat in this liquid.",
+    });
   return ok(ml(volumeMlOf(liquor, temperature)));
 }
 
@@ -74,7 +80,8 @@ export const REFERENCE_TEMPERATURE_C = degC(20);
 /** Volume at 20 °C, the reference of every ratio; 0 for an empty pot. */
 export const volumeAt20 = (liquor: Pools): Millilitres => ml(volumeMlOf(liquor, REFERENCE_TEMPERATURE_C));
 
-export const densityAt = (liquor: Pools, t: Celsius): Density => gPerMl(massOfPools(liquor) / volumeMlOf(liquor, t));
+export const densityAt = (liquor: Pools, t: Celsius): Density =>
+  gPerMl(massOfPools(liquor) / volumeMlOf(liquor, t));
 
 /**
  * Specific heat, J/(g K), mass-weighted.

@@ -31,7 +31,8 @@ const notEnough = (field: string, wanted: number, available: number, what: strin
 /** Heat-weighted mean temperature of two masses; the pan's own heat is left out (heating covers it). */
 function mixTemperature(pot: PotState, added: Pools, addedC: Celsius): Celsius {
   const present = sumPools([pot.liquor, ...pot.solids.map(p => p.pools), onePool("fat", pot.floatFatG)]);
-  const here = massOfPools(present) * (massOfPools(present) > 0 ? specificHeat(present, pot.temperatureC) : 0);
+  const here =
+    massOfPools(present) * (massOfPools(present) > 0 ? specificHeat(present, pot.temperatureC) : 0);
   const there = massOfPools(added) * (massOfPools(added) > 0 ? specificHeat(added, addedC) : 0);
   const total = here + there;
   return (total > 0 ? (here * pot.temperatureC + there * addedC) / total : addedC) as Celsius;
@@ -110,7 +111,9 @@ export function evaporate(
     ["acidVolatile", amounts.acidVolatile ?? 0, "vinegar acid"],
   ] as const;
   const problems = wanted.flatMap(([pool, mass, word]) =>
-    mass > pot.liquor[pool] * (1 + SLACK) + SLACK ? [notEnough(pool, mass, pot.liquor[pool], word)] : checkNumber(mass, pool, `Steam (${word})`),
+    mass > pot.liquor[pool] * (1 + SLACK) + SLACK
+      ? [notEnough(pool, mass, pot.liquor[pool], word)]
+      : checkNumber(mass, pool, `Steam (${word})`),
   );
   if (problems.length) return refuse(...problems);
   const gone: Pools = {
@@ -169,7 +172,12 @@ export function extract(pot: PotState, partId: string, amounts: Partial<Pools>):
  */
 export function skimFat(pot: PotState, share: number, carry: number): Result<PotState> {
   if (!(share >= 0 && share <= 1))
-    return refuse({ code: "FRACTION", field: "share", value: share, message: "The share of fat taken must be between 0 and 1." });
+    return refuse({
+      code: "FRACTION",
+      field: "share",
+      value: share,
+      message: "The share of fat taken must be between 0 and 1.",
+    });
   const fat = share * pot.floatFatG;
   const carried = portionOf(pot.liquor, Math.min(carry * fat, liquorMass(pot)));
   return ok({
@@ -222,7 +230,8 @@ export function strain(pot: PotState, hold: (kind: SolidKind) => number, cling: 
 export function pour(pot: PotState, mass: Grams): Result<PotState> {
   const problems = checkNumber(mass, "massG", "The poured weight");
   if (problems.length) return refuse(...problems);
-  if (mass > liquorMass(pot) * (1 + SLACK)) return refuse(notEnough("massG", mass, liquorMass(pot), "liquor"));
+  if (mass > liquorMass(pot) * (1 + SLACK))
+    return refuse(notEnough("massG", mass, liquorMass(pot), "liquor"));
   const gone = portionOf(pot.liquor, Math.min(mass, liquorMass(pot)));
   return ok({ ...pot, liquor: subtractPools(pot.liquor, gone), exits: leave(pot, "poured", gone) });
 }

@@ -59,7 +59,8 @@ export const EMPTY_POT: PotState = {
 };
 
 export const liquorMass = (pot: PotState): Grams => massOfPools(pot.liquor);
-export const solidsMass = (pot: PotState): Grams => g(pot.solids.reduce((m, part) => m + massOfPools(part.pools), 0));
+export const solidsMass = (pot: PotState): Grams =>
+  g(pot.solids.reduce((m, part) => m + massOfPools(part.pools), 0));
 /** Everything in the pot: liquor, solids and floating fat. */
 export const potMass = (pot: PotState): Grams => g(liquorMass(pot) + solidsMass(pot) + pot.floatFatG);
 export const exitMass = (pot: PotState, exit: Exit): Grams => massOfPools(pot.exits[exit]);

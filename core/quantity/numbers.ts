@@ -24,7 +24,11 @@ const notANumber = (text: string, field: string): Failure =>
  * @errors NOT_UNDERSTOOD no number there · AMBIGUOUS "1,200" may be 1.2 or 1200 · NOT_FINITE division by zero
  */
 export function readNumber(text: string, field = "amount"): Result<{ value: number; rest: string }> {
-  const spelled = text.trim().replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/g, f => ` ${FRACTIONS[f] ?? f}`).replace(/[\u00a0\u2009\u202f]/g, " ").trim();
+  const spelled = text
+    .trim()
+    .replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/g, f => ` ${FRACTIONS[f] ?? f}`)
+    .replace(/[\u00a0\u2009\u202f]/g, " ")
+    .trim();
   const sign = /^[-−]/.test(spelled) ? -1 : 1;
   const body = spelled.replace(/^[-+−]\s*/, "");
 
@@ -35,7 +39,10 @@ export function readNumber(text: string, field = "amount"): Result<{ value: numb
     const [whole = "", units = "0", over = "0", under = "1"] = parts;
     if (Number(under) === 0)
       return refuse({ code: "NOT_FINITE", field, value: text, message: `“${whole}” divides by nothing.` });
-    return ok({ value: sign * (Number(units) + Number(over) / Number(under)), rest: body.slice(whole.length) });
+    return ok({
+      value: sign * (Number(units) + Number(over) / Number(under)),
+      rest: body.slice(whole.length),
+    });
   }
 
   const match = NUMBER.exec(body)?.[0]?.trimEnd();
@@ -48,5 +55,7 @@ export function readNumber(text: string, field = "amount"): Result<{ value: numb
       message: `“${match}” can be read two ways. Type ${match.replace(",", "")} or ${match.replace(",", ".")}.`,
     });
   const value = Number(match.replace(/ /g, "").replace(",", "."));
-  return Number.isFinite(value) ? ok({ value: sign * value, rest: body.slice(match.length) }) : notANumber(text, field);
+  return Number.isFinite(value)
+    ? ok({ value: sign * value, rest: body.slice(match.length) })
+    : notANumber(text, field);
 }

@@ -6,8 +6,20 @@ import { type Density, type Grams, type Millilitres, g, massOf, ml, volumeOf } f
 
 /** What was understood of an amount as a cook types it. */
 export type Amount =
-  | { readonly kind: "mass"; readonly massG: Grams; readonly volumeMl?: Millilitres; readonly understood: string; readonly source: string }
-  | { readonly kind: "volume"; readonly volumeMl: Millilitres; readonly massG?: Grams; readonly understood: string; readonly source: string }
+  | {
+      readonly kind: "mass";
+      readonly massG: Grams;
+      readonly volumeMl?: Millilitres;
+      readonly understood: string;
+      readonly source: string;
+    }
+  | {
+      readonly kind: "volume";
+      readonly volumeMl: Millilitres;
+      readonly massG?: Grams;
+      readonly understood: string;
+      readonly source: string;
+    }
   | { readonly kind: "share"; readonly pct: number; readonly understood: string; readonly source: string };
 
 export interface AmountContext {
@@ -76,8 +88,10 @@ function readMeasure(text: string, field: string): Result<Measured> {
     sources.add(found.unit.source);
     rest = found.rest.trim();
   }
-  if (!dimension) return refuse({ code: "MISSING", field, message: "Type an amount, such as 250 g or 1½ cups." });
-  if (total < 0) return refuse({ code: "NEGATIVE", field, value: text, message: "An amount cannot be negative." });
+  if (!dimension)
+    return refuse({ code: "MISSING", field, message: "Type an amount, such as 250 g or 1½ cups." });
+  if (total < 0)
+    return refuse({ code: "NEGATIVE", field, value: text, message: "An amount cannot be negative." });
   return ok({ dimension, amount: total, sources: [...sources] });
 }
 
@@ -103,8 +117,18 @@ export function parseAmount(text: string, context: AmountContext = {}): Result<A
     const number = readNumber(percent[1] ?? "", field);
     if (!number.ok) return number;
     if (number.value.rest.trim() || number.value.value < 0)
-      return refuse({ code: "NOT_UNDERSTOOD", field, value: text, message: `“${typed}” is not a share. Type it as 12 %.` });
-    return ok({ kind: "share", pct: number.value.value, understood: `${number.value.value} %`, source: "as typed" });
+      return refuse({
+        code: "NOT_UNDERSTOOD",
+        field,
+        value: text,
+        message: `“${typed}” is not a share. Type it as 12 %.`,
+      });
+    return ok({
+      kind: "share",
+      pct: number.value.value,
+      understood: `${number.value.value} %`,
+      source: "as typed",
+    });
   }
 
   const pair = /^(.+?)\s*(?:\/(?=\s*\d+[\d., ]*\s*[a-z])|=|\()\s*([^()]+?)\)?$/i.exec(typed);
@@ -116,15 +140,34 @@ export function parseAmount(text: string, context: AmountContext = {}): Result<A
 }
 
 function describe(measure: Measured, context: AmountContext): Amount {
-  const source = [...measure.sources, ...(context.density && context.densitySource ? [context.densitySource] : [])].join("; ");
+  const source = [
+    ...measure.sources,
+    ...(context.density && context.densitySource ? [context.densitySource] : []),
+  ].join("; ");
   if (measure.dimension === "mass") {
     const massG = g(measure.amount);
     const volumeMl = context.density ? volumeOf(massG, context.density) : undefined;
-    return { kind: "mass", massG, volumeMl, source, understood: volumeMl === undefined ? printMass(massG) : `${printMass(massG)} (${printVolume(volumeMl)})` };
+    return {
+      kind: "mass",
+      massG,
+      volumeMl,
+      source,
+      understood:
+        volumeMl === undefined ? printMass(massG) : `${printMass(massG)} (${printVolume(volumeMl)})`,
+    };
   }
   const volumeMl = ml(measure.amount);
   const massG = context.density ? massOf(volumeMl, context.density) : undefined;
-  return { kind: "volume", volumeMl, massG, source, understood: massG === undefined ? printVolume(volumeMl) : `${printVolume(volumeMl)} = ${printMass(massG)} (${context.density} g/ml)` };
+  return {
+    kind: "volume",
+    volumeMl,
+    massG,
+    source,
+    understood:
+      massG === undefined
+        ? printVolume(volumeMl)
+        : `${printVolume(volumeMl)} = ${printMass(massG)} (${context.density} g/ml)`,
+  };
 }
 
 /** "3 cups / 710 g": the volume gives the grams, the stated grams are checked against it. */
@@ -136,7 +179,12 @@ function parsePair(left: string, right: string, context: AmountContext, field: s
   const volume = measures.find(m => m.dimension === "volume");
   const mass = measures.find(m => m.dimension === "mass");
   if (!volume || !mass)
-    return refuse({ code: "WRONG_UNIT", field, value: `${left} / ${right}`, message: "A pair needs one volume and one weight, such as 3 cups / 731 g." });
+    return refuse({
+      code: "WRONG_UNIT",
+      field,
+      value: `${left} / ${right}`,
+      message: "A pair needs one volume and one weight, such as 3 cups / 731 g.",
+    });
   const stated = describe(mass, context);
   if (!context.density) return ok(stated);
   const expected = massOf(ml(volume.amount), context.density);

@@ -1,8 +1,9 @@
 import type { Grams, Millilitres, Millimetres, Seconds } from "./units";
 import { ml } from "./units";
 
-/** Thin no-break space between thousands and before a unit: figures never wrap away from their unit. */
+/** Thin no-break space between thousands; a full one before a unit: figures never wrap away from their unit. */
 const THIN = "\u202f";
+const SPACE = "\u00a0";
 
 const group = (digits: string) => digits.replace(/\B(?=(\d{3})+(?!\d))/g, THIN);
 
@@ -17,27 +18,28 @@ export function printNumber(value: number, decimals = 0): string {
 /** Grams as a scale shows them: whole from 10 g, one decimal below, two below 1 g. */
 export function printMass(mass: Grams): string {
   const size = Math.abs(mass);
-  return `${printNumber(mass, size >= 9.95 ? 0 : size >= 0.995 ? 1 : 2)}${THIN}g`;
+  return `${printNumber(mass, size >= 9.95 ? 0 : size >= 0.995 ? 1 : 2)}${SPACE}g`;
 }
 
 /** Kilograms with two decimals, for what is too heavy to think of in grams. */
-export const printKilograms = (mass: Grams, decimals = 2): string => `${printNumber(mass / 1000, decimals)}${THIN}kg`;
+export const printKilograms = (mass: Grams, decimals = 2): string =>
+  `${printNumber(mass / 1000, decimals)}${SPACE}kg`;
 
 /** Millilitres below a litre, litres above. */
 export function printVolume(volume: Millilitres): string {
-  if (Math.abs(volume) < 999.5) return `${printNumber(volume, Math.abs(volume) < 9.95 ? 1 : 0)}${THIN}ml`;
-  return `${printNumber(volume / 1000, volume < 99_950 ? 2 : 1)}${THIN}l`;
+  if (Math.abs(volume) < 999.5) return `${printNumber(volume, Math.abs(volume) < 9.95 ? 1 : 0)}${SPACE}ml`;
+  return `${printNumber(volume / 1000, volume < 99_950 ? 2 : 1)}${SPACE}l`;
 }
 
-export const printLength = (length: Millimetres): string => `${printNumber(length)}${THIN}mm`;
+export const printLength = (length: Millimetres): string => `${printNumber(length)}${SPACE}mm`;
 
 /** Hours and minutes as a cook says them: "50 min", "8 h 05". Seconds below two minutes. */
 export function printDuration(time: Seconds): string {
-  if (time < 119.5) return `${printNumber(time)}${THIN}s`;
+  if (time < 119.5) return `${printNumber(time)}${SPACE}s`;
   const total = Math.round(time / 60);
-  if (total < 60) return `${total}${THIN}min`;
+  if (total < 60) return `${total}${SPACE}min`;
   const rest = total % 60;
-  return `${Math.floor(total / 60)}${THIN}h` + (rest ? `${THIN}${String(rest).padStart(2, "0")}` : "");
+  return `${Math.floor(total / 60)}${SPACE}h` + (rest ? `${SPACE}${String(rest).padStart(2, "0")}` : "");
 }
 
 /** Volume in the US measure a cook would reach for, to the nearest eighth: "3 cups", "1½ qt". */
@@ -48,7 +50,8 @@ export function printUsMeasure(volume: Millilitres): string {
     [14.78676478125, "tbsp", "tbsp"],
     [4.92892159375, "tsp", "tsp"],
   ];
-  const [size, one, many] = units.find(([u]) => volume >= u * 0.995) ?? (units[3] as [number, string, string]);
+  const [size, one, many] =
+    units.find(([u]) => volume >= u * 0.995) ?? (units[3] as [number, string, string]);
   const eighths = Math.round((volume / size) * 8);
   const marks = ["", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"];
   const whole = Math.floor(eighths / 8);

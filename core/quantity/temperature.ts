@@ -23,9 +23,18 @@ function readOne(text: string, field: string): Result<{ t: Celsius; scale: "C" |
   const number = readNumber(text, field);
   if (!number.ok) return number;
   const word = number.value.rest.trim().replace(/^°\s*/, "").toLowerCase();
-  const scale = /^(c|celsius|centigrade|degrees c)?$/.test(word) ? "C" : /^(f|fahrenheit|degrees f)$/.test(word) ? "F" : null;
+  const scale = /^(c|celsius|centigrade|degrees c)?$/.test(word)
+    ? "C"
+    : /^(f|fahrenheit|degrees f)$/.test(word)
+      ? "F"
+      : null;
   if (!scale)
-    return refuse({ code: "WRONG_UNIT", field, value: text, message: `“${text.trim()}” is not a temperature. Type 190 °C or 375 F.` });
+    return refuse({
+      code: "WRONG_UNIT",
+      field,
+      value: text,
+      message: `“${text.trim()}” is not a temperature. Type 190 °C or 375 F.`,
+    });
   return ok({ t: scale === "F" ? celsiusOfFahrenheit(number.value.value) : degC(number.value.value), scale });
 }
 
@@ -48,7 +57,12 @@ export function parseTemperature(text: string, field = "temperatureC"): Result<T
   if (!celsius) return refuse({ code: "MISSING", field, message: "Type a temperature, such as 88 °C." });
   const main = sides.length > 1 && fahrenheit ? fahrenheit : celsius;
   if (main.t < ABSOLUTE_ZERO_C)
-    return refuse({ code: "OUT_OF_RANGE", field, value: text, message: `${text.trim()} is colder than anything can be.` });
+    return refuse({
+      code: "OUT_OF_RANGE",
+      field,
+      value: text,
+      message: `${text.trim()} is colder than anything can be.`,
+    });
   const temperature: Temperature = {
     exactC: main.t,
     shownC: roundAwayFromZero(main.t),
@@ -58,7 +72,12 @@ export function parseTemperature(text: string, field = "temperatureC"): Result<T
   const apart = Math.abs(fahrenheit.t - celsius.t);
   const warnings: Warning[] =
     apart > PAIR_TOLERANCE_K
-      ? [{ code: "PAIR_MISMATCH", message: `${sides[0]} is ${roundAwayFromZero(fahrenheit.t)} °C; the pair is ${Math.round(apart)} °C apart. Which one is meant?` }]
+      ? [
+          {
+            code: "PAIR_MISMATCH",
+            message: `${sides[0]} is ${roundAwayFromZero(fahrenheit.t)} °C; the pair is ${Math.round(apart)} °C apart. Which one is meant?`,
+          },
+        ]
       : [];
   return ok({ ...temperature, apartK: apart }, warnings);
 }

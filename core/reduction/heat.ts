@@ -13,22 +13,77 @@ interface BurnerClass {
 }
 
 export const BURNER_CLASSES = {
-  "gas-home-small": { label: "small gas ring", powerW: 1000, efficiency: "gasHome", referenceMm: 140, lawOfSize: "gas" },
-  "gas-home-medium": { label: "medium gas ring", powerW: 1800, efficiency: "gasHome", referenceMm: 200, lawOfSize: "gas" },
-  "gas-home-large": { label: "large gas ring", powerW: 3000, efficiency: "gasHome", referenceMm: 220, lawOfSize: "gas" },
-  "gas-home-wok": { label: "wok ring", powerW: 4500, efficiency: "gasWok", referenceMm: 260, lawOfSize: "gas" },
-  "gas-pro-small": { label: "small open burner", powerW: 5000, efficiency: "gasPro", referenceMm: 240, lawOfSize: "gas" },
+  "gas-home-small": {
+    label: "small gas ring",
+    powerW: 1000,
+    efficiency: "gasHome",
+    referenceMm: 140,
+    lawOfSize: "gas",
+  },
+  "gas-home-medium": {
+    label: "medium gas ring",
+    powerW: 1800,
+    efficiency: "gasHome",
+    referenceMm: 200,
+    lawOfSize: "gas",
+  },
+  "gas-home-large": {
+    label: "large gas ring",
+    powerW: 3000,
+    efficiency: "gasHome",
+    referenceMm: 220,
+    lawOfSize: "gas",
+  },
+  "gas-home-wok": {
+    label: "wok ring",
+    powerW: 4500,
+    efficiency: "gasWok",
+    referenceMm: 260,
+    lawOfSize: "gas",
+  },
+  "gas-pro-small": {
+    label: "small open burner",
+    powerW: 5000,
+    efficiency: "gasPro",
+    referenceMm: 240,
+    lawOfSize: "gas",
+  },
   "gas-pro": { label: "open burner", powerW: 8000, efficiency: "gasPro", referenceMm: 280, lawOfSize: "gas" },
-  "induction-home": { label: "induction plate", powerW: 2200, efficiency: "inductionHome", referenceMm: 200, lawOfSize: "coil" },
-  "induction-pro": { label: "professional induction", powerW: 3500, efficiency: "inductionPro", referenceMm: 220, lawOfSize: "coil" },
-  radiant: { label: "glass-ceramic plate", powerW: 1800, efficiency: "radiant", referenceMm: 180, lawOfSize: "coil" },
+  "induction-home": {
+    label: "induction plate",
+    powerW: 2200,
+    efficiency: "inductionHome",
+    referenceMm: 200,
+    lawOfSize: "coil",
+  },
+  "induction-pro": {
+    label: "professional induction",
+    powerW: 3500,
+    efficiency: "inductionPro",
+    referenceMm: 220,
+    lawOfSize: "coil",
+  },
+  radiant: {
+    label: "glass-ceramic plate",
+    powerW: 1800,
+    efficiency: "radiant",
+    referenceMm: 180,
+    lawOfSize: "coil",
+  },
 } as const satisfies Record<string, BurnerClass>;
 
 /** Solid top: heat per area of pan base, W/m². */
-export const FLAT_TOPS = { "flat-top-centre": 25_000, "flat-top-middle": 12_000, "flat-top-edge": 5_000 } as const;
+export const FLAT_TOPS = {
+  "flat-top-centre": 25_000,
+  "flat-top-middle": 12_000,
+  "flat-top-edge": 5_000,
+} as const;
 
 export type BurnerKind = keyof typeof BURNER_CLASSES | keyof typeof FLAT_TOPS;
-export const BURNER_KINDS = [...Object.keys(BURNER_CLASSES), ...Object.keys(FLAT_TOPS)] as [BurnerKind, ...BurnerKind[]];
+export const BURNER_KINDS = [...Object.keys(BURNER_CLASSES), ...Object.keys(FLAT_TOPS)] as [
+  BurnerKind,
+  ...BurnerKind[],
+];
 
 const share = z.number().gt(0).max(1);
 

@@ -1,3 +1,32 @@
-export { BURNER_CLASSES, BURNER_KINDS, FLAT_TOPS, type Burner, type BurnerKind, type Flame, burnerSchema, heatIntoPan } from "./heat";
-export { type Drive, type Goal, LIDS, type Lid, SURFACES, type Simulation, type SimulationInput, type Surface, type TracePoint, simulate } from "./simulate";
-export { type EndPoint, type ReductionTarget, endPointOf, parseReductionTarget, reductionTargetSchema, remainingShare, targetInWords } from "./target";
+export {
+  BURNER_CLASSES,
+  BURNER_KINDS,
+  FLAT_TOPS,
+  type Burner,
+  type BurnerKind,
+  type Flame,
+  burnerSchema,
+  heatIntoPan,
+} from "./heat";
+export {
+  type Drive,
+  type Goal,
+  LIDS,
+  type Lid,
+  SURFACES,
+  type Simulation,
+  type SimulationInput,
+  type Surface,
+  type TracePoint,
+  simulate,
+  simulateToGoal,
+} from "./simulate";
+export {
+  type EndPoint,
+  type ReductionTarget,
+  endPointOf,
+  parseReductionTarget,
+  reductionTargetSchema,
+  remainingShare,
+  targetInWords,
+} from "./target";

@@ -109,7 +109,8 @@ function surfaceFactor(surface: Surface, f: FactValues): number {
   }
 }
 
-const lidFactor = (lid: Lid, f: FactValues): number => (lid === "off" ? 1 : lid === "ajar" ? f.lidAjar : f.lidOn);
+const lidFactor = (lid: Lid, f: FactValues): number =>
+  lid === "off" ? 1 : lid === "ajar" ? f.lidAjar : f.lidOn;
 
 interface Slopes {
   w: number;
@@ -163,7 +164,8 @@ class Pan {
 
   private pressures(t: number): { water: number; ethanol: number } {
     const x = ethanolMoleFraction(this.pools.ethanol, this.pools.water);
-    const water = (1 - x) * waterActivityBesideEthanol(x) * waterActivity(this.pools) * saturationPressurePa(t);
+    const water =
+      (1 - x) * waterActivityBesideEthanol(x) * waterActivity(this.pools) * saturationPressurePa(t);
     return { water, ethanol: x > 0 ? x * ethanolActivity(x) * ethanolVapourPressurePa(t) : 0 };
   }
 
@@ -175,7 +177,9 @@ class Pan {
     const flow = (areaM2 * this.carrier) / latent;
     const w = Math.max(0, p.water - this.roomVapourPa) * flow;
     const e =
-      w > 0 ? (this.input.facts.slowEthanol * flow * p.ethanol * MOLAR_MASS_ETHANOL_G) / MOLAR_MASS_WATER_G : 0;
+      w > 0
+        ? (this.input.facts.slowEthanol * flow * p.ethanol * MOLAR_MASS_ETHANOL_G) / MOLAR_MASS_WATER_G
+        : 0;
     const a = this.acid(w);
     const capacity = massOfPools(this.pools) * specificHeat(this.pools, t) + this.input.heatCapacityJPerK;
     return { w, e, a, t: (heatW - lossW - w * latent - e * ETHANOL_HEAT_J_PER_G) / capacity };
@@ -195,7 +199,9 @@ class Pan {
 
   private acid(w: number): number {
     const { acidVolatile, water } = this.pools;
-    return acidVolatile > 0 && water > 0 ? (this.input.facts.vinegarVolatility * w * acidVolatile) / water : 0;
+    return acidVolatile > 0 && water > 0
+      ? (this.input.facts.vinegarVolatility * w * acidVolatile) / water
+      : 0;
   }
 }
 
@@ -216,6 +222,21 @@ export function simulate(input: SimulationInput): Result<Simulation> {
   const problem = checkStart(input);
   if (problem) return refuse(problem);
   return run(input);
+}
+
+/**
+ * A simulation that must get to its goal: a pan that boils dry on the way is a refusal, not a result.
+ * @errors those of `simulate` · NOT_REACHED the pan boils dry first
+ */
+export function simulateToGoal(input: SimulationInput): Result<Simulation> {
+  const end = simulate(input);
+  if (!end.ok || end.value.reached) return end;
+  return refuse({
+    code: "NOT_REACHED",
+    field: "target",
+    value: end.value.endS,
+    message: `The pan boils dry after ${printDuration(end.value.endS)}, before it gets there. Take a stronger flame, more liquid or another target.`,
+  });
 }
 
 function checkStart(input: SimulationInput): Problem | null {
@@ -353,8 +374,13 @@ function run(input: SimulationInput): Result<Simulation> {
     const after = measureOf(pan, goal);
     let share = 1;
     if (aim !== null && after <= aim) share = measure > after ? (measure - aim) / (measure - after) : 1;
-    else if (aimT !== null && (rising ? nextT >= aimT : nextT <= aimT)) share = (aimT - from.t) / (nextT - from.t);
-    if (share < 1 || (aim !== null && after <= aim) || (aimT !== null && (rising ? nextT >= aimT : nextT <= aimT))) {
+    else if (aimT !== null && (rising ? nextT >= aimT : nextT <= aimT))
+      share = (aimT - from.t) / (nextT - from.t);
+    if (
+      share < 1 ||
+      (aim !== null && after <= aim) ||
+      (aimT !== null && (rising ? nextT >= aimT : nextT <= aimT))
+    ) {
       reached = true;
       w = from.w + (w - from.w) * share;
       e = from.e + (e - from.e) * share;
@@ -406,9 +432,18 @@ function panWarnings(input: SimulationInput, end: Simulation): Warning[] {
   const { vessel, liquor } = input;
   const level = vessel.levelClipped(ml(volumeMlOf(end.liquor, end.temperatureC) + input.displacedMl));
   if (input.displacedMl === 0 && level < THIN_LAYER_MM)
-    warnings.push({ code: "THIN_LAYER", message: `Only ${printNumber(mm(level), 1)} mm deep at the end: it can scorch. Take a smaller pan.` });
-  const foams = liquor.ethanol > 0.02 * liquor.water || liquor.starch > 0 || (liquor.fat > 0 && liquor.sugars > 0 && liquor.fat > 0.02 * liquor.water);
+    warnings.push({
+      code: "THIN_LAYER",
+      message: `Only ${printNumber(mm(level), 1)} mm deep at the end: it can scorch. Take a smaller pan.`,
+    });
+  const foams =
+    liquor.ethanol > 0.02 * liquor.water ||
+    liquor.starch > 0 ||
+    (liquor.fat > 0 && liquor.sugars > 0 && liquor.fat > 0.02 * liquor.water);
   if (end.boilS !== null && foams && volumeMlOf(liquor, input.temperatureC) > FOAM_FILL * vessel.capacityMl)
-    warnings.push({ code: "FOAM_RISK", message: "It foams: keep the pan at most 40 % full, or take a larger one." });
+    warnings.push({
+      code: "FOAM_RISK",
+      message: "It foams: keep the pan at most 40 % full, or take a larger one.",
+    });
   return warnings;
 }

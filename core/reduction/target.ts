@@ -35,13 +35,25 @@ export function endPointOf(target: ReductionTarget, liquor: Pools, field = "targ
   if (remaining !== null) return ok({ ml: ml(start * remaining) });
   if ("endMl" in target) {
     if (target.endMl >= start)
-      return refuse({ code: "TARGET_ABOVE_START", field, value: target.endMl, allowed: start, message: `It holds ${printVolume(start)} now; a reduction must end below that.` });
+      return refuse({
+        code: "TARGET_ABOVE_START",
+        field,
+        value: target.endMl,
+        allowed: start,
+        message: `It holds ${printVolume(start)} now; a reduction must end below that.`,
+      });
     return ok({ ml: ml(target.endMl) });
   }
   const mass = massOfPools(liquor);
   const end = "endG" in target ? target.endG : mass;
   if (end >= mass)
-    return refuse({ code: "TARGET_ABOVE_START", field, value: end, allowed: mass, message: `It weighs ${Math.round(mass)} g now; a reduction must end below that.` });
+    return refuse({
+      code: "TARGET_ABOVE_START",
+      field,
+      value: end,
+      allowed: mass,
+      message: `It weighs ${Math.round(mass)} g now; a reduction must end below that.`,
+    });
   return ok({ g: g(end) });
 }
 
@@ -71,7 +83,11 @@ export function targetInWords(target: ReductionTarget): string {
  * Reads "by a third", "to 1/3", "to 2.5 l", "to 600 g". Without *by* or *to* it asks.
  * @errors AMBIGUOUS neither by nor to · NOT_UNDERSTOOD · OUT_OF_RANGE
  */
-export function parseReductionTarget(text: string, parse: (amount: string) => Result<{ share?: number; massG?: number; volumeMl?: number }>, field = "target"): Result<ReductionTarget> {
+export function parseReductionTarget(
+  text: string,
+  parse: (amount: string) => Result<{ share?: number; massG?: number; volumeMl?: number }>,
+  field = "target",
+): Result<ReductionTarget> {
   const match = /^\s*(?:reduce\s+)?(by|to)\s+(.+)$/i.exec(text);
   if (!match)
     return refuse({
@@ -85,13 +101,27 @@ export function parseReductionTarget(text: string, parse: (amount: string) => Re
   const amount = named ? ok({ share: named[0] }) : parse(rest);
   if (!amount.ok) return amount;
   const by = match[1]?.toLowerCase() === "by";
-  const { share: part, massG, volumeMl } = amount.value as { share?: number; massG?: number; volumeMl?: number };
+  const {
+    share: part,
+    massG,
+    volumeMl,
+  } = amount.value as { share?: number; massG?: number; volumeMl?: number };
   if (part !== undefined) {
     if (!(part > 0 && part < 1))
-      return refuse({ code: "OUT_OF_RANGE", field, value: text, message: `A reduction leaves a share between nothing and all; “${text.trim()}” does not.` });
+      return refuse({
+        code: "OUT_OF_RANGE",
+        field,
+        value: text,
+        message: `A reduction leaves a share between nothing and all; “${text.trim()}” does not.`,
+      });
     return ok(by ? { by: part } : { to: part });
   }
   if (by || (massG === undefined && volumeMl === undefined))
-    return refuse({ code: "NOT_UNDERSTOOD", field, value: text, message: `“${text.trim()}” is not an end point. Type “to 600 g”, “to 2 l” or “by half”.` });
+    return refuse({
+      code: "NOT_UNDERSTOOD",
+      field,
+      value: text,
+      message: `“${text.trim()}” is not an end point. Type “to 600 g”, “to 2 l” or “by half”.`,
+    });
   return ok(volumeMl !== undefined ? { endMl: volumeMl } : { endG: massG ?? 0 });
 }

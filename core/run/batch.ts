@@ -13,7 +13,12 @@ export interface Compared {
   readonly deviation: number | null;
 }
 
-const compared = (what: string, unit: Compared["unit"], planned: number | null, actual: number | null): Compared => ({
+const compared = (
+  what: string,
+  unit: Compared["unit"],
+  planned: number | null,
+  actual: number | null,
+): Compared => ({
   what,
   unit,
   planned,
@@ -46,31 +51,61 @@ export function batchRecord(run: RunState): BatchRecord {
   const planned = run.planned;
   const steps = run.steps.map((progress, i): BatchStep => {
     const { step, planned: plan, readings } = progress;
-    const took = progress.begunAt !== null && progress.doneAt !== null ? (progress.doneAt - progress.begunAt) / 60_000 : null;
+    const took =
+      progress.begunAt !== null && progress.doneAt !== null
+        ? (progress.doneAt - progress.begunAt) / 60_000
+        : null;
     const weighed = readings.filter(r => r.kind === "weighed" || r.kind === "dipped").at(-1);
     const figures = [compared("time", "min", plan.durationS / 60, took)];
-    if (weighed) figures.push(compared(weighed.kind === "dipped" ? "in pot, by the stick" : "in pot, weighed", "g", plan.massG, weighed.massG ?? null));
+    if (weighed)
+      figures.push(
+        compared(
+          weighed.kind === "dipped" ? "in pot, by the stick" : "in pot, weighed",
+          "g",
+          plan.massG,
+          weighed.massG ?? null,
+        ),
+      );
     for (const reading of readings) {
       if (reading.kind === "added") {
         const line = plan.lines.find(l => l.lineId === reading.lineId);
         figures.push(compared(line?.name ?? "added", "g", line?.massG ?? null, reading.massG ?? null));
       }
-      if (reading.kind === "probed" && reading.where === "oven") figures.push(compared("oven", "°C", step.kind === "roast" ? step.ovenC : null, reading.temperatureC ?? null));
+      if (reading.kind === "probed" && reading.where === "oven")
+        figures.push(
+          compared("oven", "°C", step.kind === "roast" ? step.ovenC : null, reading.temperatureC ?? null),
+        );
     }
     const probe = readings.filter(r => r.kind === "probed" && r.where === "pot").at(-1);
     if (probe) figures.push(compared("probe", "°C", plan.temperatureC, probe.temperatureC ?? null));
     const jugs = readings.filter(r => r.kind === "jugged");
-    if (jugs.length) figures.push(compared("in the jug", "ml", plan.volumeMl, jugs.reduce((sum, j) => sum + (j.volumeMl ?? 0), 0)));
+    if (jugs.length)
+      figures.push(
+        compared(
+          "in the jug",
+          "ml",
+          plan.volumeMl,
+          jugs.reduce((sum, j) => sum + (j.volumeMl ?? 0), 0),
+        ),
+      );
     return {
       stepId: step.id,
-      title: kindOf(step).title(step, plan.lines.map(l => l.name)),
+      title: kindOf(step).title(
+        step,
+        plan.lines.map(l => l.name),
+      ),
       status: run.steps[i]?.status ?? "waiting",
       figures,
-      notes: readings.flatMap(r => (r.kind === "noted" && r.text ? [{ text: r.text, personId: r.personId }] : [])),
+      notes: readings.flatMap(r =>
+        r.kind === "noted" && r.text ? [{ text: r.text, personId: r.personId }] : [],
+      ),
     };
   });
-  const measured = run.steps.some(s => s.readings.some(r => r.massG !== undefined || r.volumeMl !== undefined));
-  const total = run.startedAt !== null && run.finishedAt !== null ? (run.finishedAt - run.startedAt) / 60_000 : null;
+  const measured = run.steps.some(s =>
+    s.readings.some(r => r.massG !== undefined || r.volumeMl !== undefined),
+  );
+  const total =
+    run.startedAt !== null && run.finishedAt !== null ? (run.finishedAt - run.startedAt) / 60_000 : null;
   return {
     startedAt: run.startedAt,
     finishedAt: run.finishedAt,
@@ -96,7 +131,10 @@ function strainYieldOf(run: RunState): number | null {
  * Source: exact. @example 10.4 l in the pot; 9.6 + 0.35 l → 95.7 %
  */
 export function strainYield(inPot: Millilitres, got: readonly Millilitres[]): Result<number> {
-  const problems = [...checkNumber(inPot, "inPotMl", "What was in the pot", { min: 1, unit: "ml" }), ...got.flatMap((v, i) => checkNumber(v, `gotMl.${i}`, "What came out"))];
+  const problems = [
+    ...checkNumber(inPot, "inPotMl", "What was in the pot", { min: 1, unit: "ml" }),
+    ...got.flatMap((v, i) => checkNumber(v, `gotMl.${i}`, "What came out")),
+  ];
   return problems.length ? refuse(...problems) : ok(got.reduce((sum, v) => sum + v, 0) / inPot);
 }
 
@@ -106,9 +144,18 @@ export function strainYield(inPot: Millilitres, got: readonly Millilitres[]): Re
  * Source: exact. @example 1240 → 1085 g: 155 g
  */
 export function pouredFrom(before: Grams, after: Grams): Result<Grams> {
-  const problems = [...checkNumber(before, "fromG", "The weight before"), ...checkNumber(after, "toG", "The weight after")];
+  const problems = [
+    ...checkNumber(before, "fromG", "The weight before"),
+    ...checkNumber(after, "toG", "The weight after"),
+  ];
   if (problems.length) return refuse(...problems);
   if (after > before)
-    return refuse({ code: "TARE", field: "toG", value: after, allowed: before, message: `It weighs more after pouring (${Math.round(after)} g) than before (${Math.round(before)} g). Check the two readings.` });
+    return refuse({
+      code: "TARE",
+      field: "toG",
+      value: after,
+      allowed: before,
+      message: `It weighs more after pouring (${Math.round(after)} g) than before (${Math.round(before)} g). Check the two readings.`,
+    });
   return ok(g(before - after));
 }

@@ -9,11 +9,29 @@ export const payloadSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("step-begun"), stepId }),
   z.strictObject({ kind: z.literal("step-done"), stepId }),
   /** A line weighed in; `fromG` and `toG` are the bottle before and after pouring. */
-  z.strictObject({ kind: z.literal("added"), stepId, lineId: z.string(), massG: grams, fromG: grams.optional(), toG: grams.optional() }),
+  z.strictObject({
+    kind: z.literal("added"),
+    stepId,
+    lineId: z.string(),
+    massG: grams,
+    fromG: grams.optional(),
+    toG: grams.optional(),
+  }),
   /** Everything in the pot. With `tareG`, `grossG` is what the scale showed. */
-  z.strictObject({ kind: z.literal("weighed"), stepId, netG: grams, grossG: grams.optional(), tareG: grams.optional() }),
+  z.strictObject({
+    kind: z.literal("weighed"),
+    stepId,
+    netG: grams,
+    grossG: grams.optional(),
+    tareG: grams.optional(),
+  }),
   z.strictObject({ kind: z.literal("dipped"), stepId, levelMm: z.number().nonnegative().max(2000) }),
-  z.strictObject({ kind: z.literal("probed"), stepId, temperatureC: z.number().min(-30).max(320), where: z.enum(["pot", "oven"]) }),
+  z.strictObject({
+    kind: z.literal("probed"),
+    stepId,
+    temperatureC: z.number().min(-30).max(320),
+    where: z.enum(["pot", "oven"]),
+  }),
   /** Litres in the jug; several add up: the first pour and the drip. */
   z.strictObject({ kind: z.literal("jugged"), stepId, volumeMl: z.number().positive().max(1_000_000) }),
   z.strictObject({ kind: z.literal("noted"), stepId, text: z.string().trim().min(1).max(500) }),

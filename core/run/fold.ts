@@ -1,4 +1,16 @@
-import { type FormulaDocument, type Kitchen, type StateAfterStep, type Step, type Walk, applyStep, courseOf, displacedIn, interpolate, kindOf, walk } from "../formula";
+import {
+  type FormulaDocument,
+  type Kitchen,
+  type StateAfterStep,
+  type Step,
+  type Walk,
+  applyStep,
+  courseOf,
+  displacedIn,
+  interpolate,
+  kindOf,
+  walk,
+} from "../formula";
 import { EMPTY_POT, type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../pot";
 import { type Grams, type Millilitres, degC, g, ml, mm } from "../quantity";
 import { InvariantError } from "../result";
@@ -81,7 +93,8 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
   const planned = walk(document, kitchen, { trace: true });
   const byStep = new Map<string, RunEvent[]>();
   for (const event of counted)
-    if ("stepId" in event.payload) byStep.set(event.payload.stepId, [...(byStep.get(event.payload.stepId) ?? []), event]);
+    if ("stepId" in event.payload)
+      byStep.set(event.payload.stepId, [...(byStep.get(event.payload.stepId) ?? []), event]);
 
   const problems: string[] = [];
   let pot: PotState = EMPTY_POT;
@@ -97,9 +110,21 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
     const fromVessel = vessel;
     let foreseen: StateAfterStep | null = null;
     if (!skipped) {
-      const result = applyStep(plan.step, { pot, vessel, lines: weighedLines(plan, own), kitchen, field: `steps.${index}`, trace: true });
+      const result = applyStep(plan.step, {
+        pot,
+        vessel,
+        lines: weighedLines(plan, own),
+        kitchen,
+        field: `steps.${index}`,
+        trace: true,
+      });
       if (result.ok) {
-        foreseen = { ...plan, ...result.value, massG: potMass(result.value.pot), temperatureC: result.value.pot.temperatureC };
+        foreseen = {
+          ...plan,
+          ...result.value,
+          massG: potMass(result.value.pot),
+          temperatureC: result.value.pot.temperatureC,
+        };
         ({ pot, vessel } = result.value);
       } else problems.push(...result.problems.map(p => p.message));
     }
@@ -142,7 +167,9 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
 
 /** The lines of a step with what was really weighed in, where it was. */
 function weighedLines(plan: StateAfterStep, own: readonly RunEvent[]) {
-  const added = new Map(own.flatMap(e => (e.payload.kind === "added" ? [[e.payload.lineId, e.payload.massG] as const] : [])));
+  const added = new Map(
+    own.flatMap(e => (e.payload.kind === "added" ? [[e.payload.lineId, e.payload.massG] as const] : [])),
+  );
   return plan.lines.map(line => {
     const ingredient = plan.sources.get(line.lineId);
     if (!ingredient) throw new InvariantError(`Line ${line.lineId} lost its ingredient.`);
@@ -159,7 +186,13 @@ export function massAtLevel(levelMm: number, pot: PotState, vessel: Vessel, kitc
   return g(potMass(pot) - here + liquor * density);
 }
 
-function readingsOf(own: readonly RunEvent[], pot: PotState, vessel: Vessel | null, kitchen: Kitchen, foreseen: StateAfterStep | null): Reading[] {
+function readingsOf(
+  own: readonly RunEvent[],
+  pot: PotState,
+  vessel: Vessel | null,
+  kitchen: Kitchen,
+  foreseen: StateAfterStep | null,
+): Reading[] {
   return own.flatMap((event): Reading[] => {
     const { payload } = event;
     const common = { eventId: event.id, at: timeOf(event), personId: event.personId };
@@ -167,7 +200,15 @@ function readingsOf(own: readonly RunEvent[], pot: PotState, vessel: Vessel | nu
       case "weighed":
         return [{ ...common, kind: "weighed", massG: g(payload.netG), plannedG: foreseen?.massG }];
       case "dipped":
-        return [{ ...common, kind: "dipped", levelMm: payload.levelMm, ...(vessel && { massG: massAtLevel(payload.levelMm, pot, vessel, kitchen) }), plannedG: foreseen?.massG }];
+        return [
+          {
+            ...common,
+            kind: "dipped",
+            levelMm: payload.levelMm,
+            ...(vessel && { massG: massAtLevel(payload.levelMm, pot, vessel, kitchen) }),
+            plannedG: foreseen?.massG,
+          },
+        ];
       case "probed":
         return [{ ...common, kind: "probed", temperatureC: payload.temperatureC, where: payload.where }];
       case "jugged":
@@ -188,19 +229,25 @@ const STEAMING: ReadonlySet<Step["kind"]> = new Set(["simmer", "reduce", "steep"
 const AT_THE_MARK = 1.1;
 
 /**
- * Everything in the pot at the end of a step, by its last weighing or dip; `null` if no reading tells.
+ * Everything in the pot at the end of a step, by its last weighing or dip; `null` if nothing tells more than the plan.
  *
- * On the way to a mark an early reading says nothing about the end: there the cook's "it is there" counts. In a step
- * that ends by the clock, what the reading found too much or too little is still so at the end.
+ * On the way to a mark an early reading says nothing about the end: there the cook's "it is there" counts. A step that
+ * ends by the clock ends when the cook ended it, and what a reading found too much or too little is still so then.
  */
-function massAtEnd(progress: Pick<StepProgress, "step" | "from" | "begunAt" | "foreseen" | "readings">): Grams | null {
-  const { foreseen, begunAt } = progress;
+function massAtEnd(
+  progress: Pick<StepProgress, "step" | "from" | "begunAt" | "doneAt" | "foreseen" | "readings">,
+): Grams | null {
+  const { foreseen, begunAt, doneAt } = progress;
   const reading = progress.readings.filter(r => r.kind === "weighed" || r.kind === "dipped").at(-1);
-  if (reading?.massG === undefined) return null;
   const course = foreseen && courseOf(progress.from, foreseen);
-  if (!foreseen || !course || begunAt === null) return reading.massG;
-  if (kindOf(progress.step).endsAtMark) return reading.massG <= foreseen.massG * AT_THE_MARK ? reading.massG : null;
-  return g(foreseen.massG + reading.massG - interpolate(course.seconds, course.mass, (reading.at - begunAt) / 1000));
+  if (!foreseen || !course || begunAt === null) return reading?.massG ?? null;
+  if (kindOf(progress.step).endsAtMark)
+    return reading?.massG !== undefined && reading.massG <= foreseen.massG * AT_THE_MARK
+      ? reading.massG
+      : null;
+  const foreseenAt = (at: number) => interpolate(course.seconds, course.mass, (at - begunAt) / 1000);
+  const off = reading?.massG === undefined ? 0 : reading.massG - foreseenAt(reading.at);
+  return g((doneAt === null ? foreseen.massG : foreseenAt(doneAt)) + off);
 }
 
 /** The pot after a step, put right by what was weighed, dipped or poured into the jug, and by the last probe. */
@@ -213,7 +260,9 @@ function corrected(pot: PotState, progress: Parameters<typeof massAtEnd>[0]): Po
     if (put.ok) state = put.value;
   }
   const probe = progress.readings.filter(r => r.kind === "probed" && r.where === "pot").at(-1);
-  return probe?.temperatureC !== undefined ? { ...state, temperatureC: degC(Math.min(110, Math.max(0, probe.temperatureC))) } : state;
+  return probe?.temperatureC !== undefined
+    ? { ...state, temperatureC: degC(Math.min(110, Math.max(0, probe.temperatureC))) }
+    : state;
 }
 
 function massOfJugs(jugs: readonly Reading[], pot: PotState): Grams {

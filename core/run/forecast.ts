@@ -43,7 +43,9 @@ export function liveForecast(progress: StepProgress, now: number, band: Duration
   const durationMs = foreseen.durationS * 1000;
   const elapsed = Math.max(0, now - begunAt) / 1000;
   const course = courseOf(progress.from, foreseen);
-  const reading = progress.readings.filter(r => r.massG !== undefined && r.kind !== "added" && r.at >= begunAt).at(-1) ?? null;
+  const reading =
+    progress.readings.filter(r => r.massG !== undefined && r.kind !== "added" && r.at >= begunAt).at(-1) ??
+    null;
   const spread = (from: number, left: number) => ({
     endsAt: from + left,
     earliest: from + left * band.lo,
@@ -51,9 +53,19 @@ export function liveForecast(progress: StepProgress, now: number, band: Duration
   });
 
   if (!course)
-    return { massNowG: null, temperatureNowC: null, ...spread(begunAt, durationMs), progress: Math.min(1, (elapsed * 1000) / Math.max(1, durationMs)), lastAgainst: null, late: now > begunAt + durationMs };
+    return {
+      massNowG: null,
+      temperatureNowC: null,
+      ...spread(begunAt, durationMs),
+      progress: Math.min(1, (elapsed * 1000) / Math.max(1, durationMs)),
+      lastAgainst: null,
+      late: now > begunAt + durationMs,
+    };
 
-  const lastAgainst = reading?.massG !== undefined ? { reading, foreseenG: g(interpolate(course.seconds, course.mass, (reading.at - begunAt) / 1000)) } : null;
+  const lastAgainst =
+    reading?.massG !== undefined
+      ? { reading, foreseenG: g(interpolate(course.seconds, course.mass, (reading.at - begunAt) / 1000)) }
+      : null;
   const startMass = course.mass[0] ?? 0;
   const endMass = course.mass.at(-1) ?? 0;
   if (!kindOf(progress.step).endsAtMark) {
@@ -67,7 +79,10 @@ export function liveForecast(progress: StepProgress, now: number, band: Duration
       late: now > begunAt + durationMs,
     };
   }
-  const anchor = reading?.massG !== undefined ? { courseS: whenAt(course, reading.massG), at: reading.at } : { courseS: 0, at: begunAt };
+  const anchor =
+    reading?.massG !== undefined
+      ? { courseS: whenAt(course, reading.massG), at: reading.at }
+      : { courseS: 0, at: begunAt };
   const left = Math.max(0, foreseen.durationS - anchor.courseS) * 1000;
   const ends = spread(anchor.at, left);
   const inCourse = anchor.courseS + (now - anchor.at) / 1000;
@@ -76,14 +91,19 @@ export function liveForecast(progress: StepProgress, now: number, band: Duration
     massNowG: g(massNow),
     temperatureNowC: interpolate(course.seconds, course.temperature, inCourse),
     ...ends,
-    progress: startMass > endMass ? Math.min(1, Math.max(0, (startMass - massNow) / (startMass - endMass))) : 1,
+    progress:
+      startMass > endMass ? Math.min(1, Math.max(0, (startMass - massNow) / (startMass - endMass))) : 1,
     lastAgainst,
     late: now > (ends.latest ?? ends.endsAt),
   };
 }
 
 /** The forecast of the step a run stands at. */
-export function forecastOf(run: RunState, now: number, bandOf: (stepIndex: number) => DurationBand): LiveForecast | null {
+export function forecastOf(
+  run: RunState,
+  now: number,
+  bandOf: (stepIndex: number) => DurationBand,
+): LiveForecast | null {
   const progress = run.steps[run.current];
   return progress ? liveForecast(progress, now, bandOf(run.current)) : null;
 }

@@ -1,4 +1,11 @@
 export { type RunEvent, type RunPayload, inOrder, payloadSchema, runEventSchema, timeOf } from "./events";
 export { type Reading, type RunState, type StepProgress, fold, massAtLevel, standing } from "./fold";
 export { type DurationBand, type LiveForecast, forecastOf, liveForecast } from "./forecast";
-export { type BatchRecord, type BatchStep, type Compared, batchRecord, pouredFrom, strainYield } from "./batch";
+export {
+  type BatchRecord,
+  type BatchStep,
+  type Compared,
+  batchRecord,
+  pouredFrom,
+  strainYield,
+} from "./batch";

@@ -1,6 +1,15 @@
 import type { FactValues } from "../facts";
 import type { SolidKind } from "../larder";
-import { NO_POOLS, type Pools, type PotState, type SolidPart, addPools, extract, potMass, renderFat } from "../pot";
+import {
+  NO_POOLS,
+  type Pools,
+  type PotState,
+  type SolidPart,
+  addPools,
+  extract,
+  potMass,
+  renderFat,
+} from "../pot";
 import { type Celsius, type Grams, type Seconds, g, printNumber } from "../quantity";
 import { InvariantError, type Result, type Warning, ok, refuse } from "../result";
 
@@ -31,13 +40,34 @@ function yieldingOf(part: Pick<SolidPart, "kind" | "roasted">, f: FactValues): Y
   switch (kind satisfies SolidKind) {
     case "poultry-bones":
     case "poultry-whole":
-      return { gelatin: f.gelatinPoultry * roast, solids: f.solidsPoultry, gelatinRate: f.gelatinRatePoultry, solidsRate: f.solidsRatePoultry, juice: roasted ? f.juiceRoasted : f.juicePoultry, fat: f.fatPoultry };
+      return {
+        gelatin: f.gelatinPoultry * roast,
+        solids: f.solidsPoultry,
+        gelatinRate: f.gelatinRatePoultry,
+        solidsRate: f.solidsRatePoultry,
+        juice: roasted ? f.juiceRoasted : f.juicePoultry,
+        fat: f.fatPoultry,
+      };
     case "veal-bones":
-      return { gelatin: f.gelatinVeal * roast, solids: f.solidsVeal, gelatinRate: f.gelatinRateVeal, solidsRate: f.solidsRateVeal, juice: roasted ? f.juiceRoasted : f.juiceVeal, fat: f.fatVeal };
+      return {
+        gelatin: f.gelatinVeal * roast,
+        solids: f.solidsVeal,
+        gelatinRate: f.gelatinRateVeal,
+        solidsRate: f.solidsRateVeal,
+        juice: roasted ? f.juiceRoasted : f.juiceVeal,
+        fat: f.fatVeal,
+      };
     case "mirepoix":
     case "mushrooms":
     case "herbs":
-      return { gelatin: 0, solids: f.solidsVegetable, gelatinRate: 0, solidsRate: f.solidsRateVegetable, juice: f.juiceVegetable, fat: 0 };
+      return {
+        gelatin: 0,
+        solids: f.solidsVegetable,
+        gelatinRate: 0,
+        solidsRate: f.solidsRateVegetable,
+        juice: f.juiceVegetable,
+        fat: 0,
+      };
   }
 }
 
@@ -53,15 +83,30 @@ function yieldingOf(part: Pick<SolidPart, "kind" | "roasted">, f: FactValues): Y
  * Valid for: order of magnitude; ceilings ± 50 %. Source: docs/models.md "Stock" (our estimates).
  * @example veal 3629 g, 8 h, 93 °C → 138.5 g gelatin, 43.2 g solids
  */
-export function extraction(part: Pick<SolidPart, "kind" | "roasted" | "rawG" | "gaveGelatinG" | "gaveSolidsG">, time: Seconds, t: Celsius, f: FactValues): Result<{ gelatinG: Grams; solidsG: Grams }> {
+export function extraction(
+  part: Pick<SolidPart, "kind" | "roasted" | "rawG" | "gaveGelatinG" | "gaveSolidsG">,
+  time: Seconds,
+  t: Celsius,
+  f: FactValues,
+): Result<{ gelatinG: Grams; solidsG: Grams }> {
   if (t < LEAST_EXTRACTION_C)
-    return refuse({ code: "T_LOW", field: "holdC", value: t, allowed: { min: LEAST_EXTRACTION_C }, message: `No useful extraction below ${LEAST_EXTRACTION_C} °C, and too cool to keep: simmer hotter.` });
+    return refuse({
+      code: "T_LOW",
+      field: "holdC",
+      value: t,
+      allowed: { min: LEAST_EXTRACTION_C },
+      message: `No useful extraction below ${LEAST_EXTRACTION_C} °C, and too cool to keep: simmer hotter.`,
+    });
   const hours = time / 3600;
   const give = yieldingOf(part, f);
   const share = (rate: number, activation: number) => 1 - Math.exp(-rate * arrhenius(t, activation) * hours);
   return ok({
-    gelatinG: g(Math.max(0, give.gelatin * part.rawG - part.gaveGelatinG) * share(give.gelatinRate, ACTIVATION_GELATIN)),
-    solidsG: g(Math.max(0, give.solids * part.rawG - part.gaveSolidsG) * share(give.solidsRate, ACTIVATION_SOLIDS)),
+    gelatinG: g(
+      Math.max(0, give.gelatin * part.rawG - part.gaveGelatinG) * share(give.gelatinRate, ACTIVATION_GELATIN),
+    ),
+    solidsG: g(
+      Math.max(0, give.solids * part.rawG - part.gaveSolidsG) * share(give.solidsRate, ACTIVATION_SOLIDS),
+    ),
   });
 }
 
@@ -71,7 +116,10 @@ export function releaseJuice(pot: PotState, f: FactValues): PotState {
     .filter(part => !part.juiceReleased)
     .reduce((state, part) => {
       const next = extract(state, part.id, { water: yieldingOf(part, f).juice * part.rawG });
-      return { ...next, solids: next.solids.map(p => (p.id === part.id ? { ...p, juiceReleased: true } : p)) };
+      return {
+        ...next,
+        solids: next.solids.map(p => (p.id === part.id ? { ...p, juiceReleased: true } : p)),
+      };
     }, pot);
 }
 
@@ -86,7 +134,10 @@ export function releaseJuice(pot: PotState, f: FactValues): PotState {
 export function simmerSolids(pot: PotState, time: Seconds, t: Celsius, f: FactValues): Result<PotState> {
   const warnings: Warning[] = [];
   if (t > CLEAR_STOCK_LIMIT_C && pot.solids.length)
-    warnings.push({ code: "BOILING", message: `${printNumber(t)} °C is a boil: fat is beaten in and the stock turns cloudy.` });
+    warnings.push({
+      code: "BOILING",
+      message: `${printNumber(t)} °C is a boil: fat is beaten in and the stock turns cloudy.`,
+    });
   const before = potMass(pot);
   let state = pot;
   for (const part of pot.solids) {
@@ -95,7 +146,10 @@ export function simmerSolids(pot: PotState, time: Seconds, t: Celsius, f: FactVa
     const { gelatinG, solidsG } = given.value;
     if (gelatinG > part.pools.collagen) {
       state = raiseCollagen(state, part.id, 1.05 * gelatinG);
-      warnings.push({ code: "COLLAGEN_ASSUMED", message: `${part.name}: the larder records less collagen than such bones give; it was assumed.` });
+      warnings.push({
+        code: "COLLAGEN_ASSUMED",
+        message: `${part.name}: the larder records less collagen than such bones give; it was assumed.`,
+      });
     }
     const current = state.solids.find(p => p.id === part.id);
     if (!current) throw new InvariantError(`Part ${part.id} vanished during a simmer.`);
@@ -104,11 +158,14 @@ export function simmerSolids(pot: PotState, time: Seconds, t: Celsius, f: FactVa
     state = {
       ...state,
       solids: state.solids.map(p =>
-        p.id === part.id ? { ...p, gaveGelatinG: g(p.gaveGelatinG + gelatinG), gaveSolidsG: g(p.gaveSolidsG + solidsG) } : p,
+        p.id === part.id
+          ? { ...p, gaveGelatinG: g(p.gaveGelatinG + gelatinG), gaveSolidsG: g(p.gaveSolidsG + solidsG) }
+          : p,
       ),
     };
   }
-  if (Math.abs(potMass(state) - before) > 1e-6 * before) throw new InvariantError("A simmer changed the mass of the pot.");
+  if (Math.abs(potMass(state) - before) > 1e-6 * before)
+    throw new InvariantError("A simmer changed the mass of the pot.");
   return ok(state, warnings);
 }
 
@@ -134,7 +191,12 @@ function raiseCollagen(pot: PotState, partId: string, to: number): PotState {
   const lack = to - part.pools.collagen;
   const fromProtein = Math.min(lack, part.pools.proteinOther);
   const fromOther = Math.min(lack - fromProtein, part.pools.other);
-  const change = { ...NO_POOLS, collagen: fromProtein + fromOther, proteinOther: -fromProtein, other: -fromOther };
+  const change = {
+    ...NO_POOLS,
+    collagen: fromProtein + fromOther,
+    proteinOther: -fromProtein,
+    other: -fromOther,
+  };
   return {
     ...pot,
     solids: pot.solids.map(p => (p.id === partId ? { ...p, pools: addPools(p.pools, change) } : p)),

@@ -45,7 +45,9 @@ export const displacedMl = (heaps: readonly Heap[], f: FactValues): Millilitres 
 
 /** Volume of the heap with the gaps between its pieces, ml. */
 export const bulkMl = (heaps: readonly Heap[], f: FactValues): Millilitres =>
-  ml(heaps.reduce((v, heap) => v + heap.massG / densityOfKind(heap.kind, f) / packingOfKind(heap.kind, f), 0));
+  ml(
+    heaps.reduce((v, heap) => v + heap.massG / densityOfKind(heap.kind, f) / packingOfKind(heap.kind, f), 0),
+  );
 
 export interface Cover {
   readonly bulkLevelMm: Millimetres;
@@ -68,7 +70,12 @@ export const neededHeadspace = (geometry: Geometry, f: FactValues): Millimetres 
  * Warns HEADSPACE when the level comes nearer to the rim than a simmering stock should.
  * Valid for: packing ± 15 %, density ± 5 %. Source: docs/models.md "Vessels", pot sizing.
  */
-export function coverWith(geometry: Geometry, heaps: readonly Heap[], depth: Millimetres, f: FactValues): Result<Cover> {
+export function coverWith(
+  geometry: Geometry,
+  heaps: readonly Heap[],
+  depth: Millimetres,
+  f: FactValues,
+): Result<Cover> {
   const bulk = bulkMl(heaps, f);
   if (bulk >= geometry.capacityMl)
     return refuse({
@@ -93,10 +100,25 @@ export function coverWith(geometry: Geometry, heaps: readonly Heap[], depth: Mil
   const headspace = mm(geometry.heightMm - fill);
   const warnings: Warning[] =
     headspace < needed
-      ? [{ code: "HEADSPACE", message: `Only ${printNumber(headspace)} mm to the rim; a simmering stock wants ${printNumber(needed)} mm.` }]
+      ? [
+          {
+            code: "HEADSPACE",
+            message: `Only ${printNumber(headspace)} mm to the rim; a simmering stock wants ${printNumber(needed)} mm.`,
+          },
+        ]
       : [];
   const liquid = ml(Math.max(0, geometry.volumeAtLevel(fill) - displaced));
-  return ok({ bulkLevelMm: bulkLevel, fillLevelMm: fill, liquidMl: liquid, displacedMl: displaced, headspaceMm: headspace, neededHeadspaceMm: needed }, warnings);
+  return ok(
+    {
+      bulkLevelMm: bulkLevel,
+      fillLevelMm: fill,
+      liquidMl: liquid,
+      displacedMl: displaced,
+      headspaceMm: headspace,
+      neededHeadspaceMm: needed,
+    },
+    warnings,
+  );
 }
 
 /** Vessels from the smallest up; of two as large, the taller first. */
@@ -111,7 +133,12 @@ export const bySize = (vessels: readonly Vessel[]): Vessel[] =>
  * The smallest vessel in which a heap can be covered with headspace to spare.
  * @errors NOTHING_FITS names the largest there is
  */
-export function smallestForCover(vessels: readonly Vessel[], heaps: readonly Heap[], depth: Millimetres, f: FactValues): Result<{ vessel: Vessel; cover: Cover }> {
+export function smallestForCover(
+  vessels: readonly Vessel[],
+  heaps: readonly Heap[],
+  depth: Millimetres,
+  f: FactValues,
+): Result<{ vessel: Vessel; cover: Cover }> {
   for (const vessel of bySize(vessels)) {
     const cover = coverWith(geometryOfVessel(vessel), heaps, depth, f);
     if (cover.ok && cover.warnings.length === 0) return ok({ vessel, cover: cover.value });
@@ -120,7 +147,11 @@ export function smallestForCover(vessels: readonly Vessel[], heaps: readonly Hea
 }
 
 /** The smallest vessel that takes a liquid with headspace to spare. @errors NOTHING_FITS */
-export function smallestForLiquid(vessels: readonly Vessel[], volume: Millilitres, f: FactValues): Result<Vessel> {
+export function smallestForLiquid(
+  vessels: readonly Vessel[],
+  volume: Millilitres,
+  f: FactValues,
+): Result<Vessel> {
   const found = bySize(vessels).find(vessel => {
     const geometry = geometryOfVessel(vessel);
     const level = geometry.levelOf(volume);
@@ -135,7 +166,11 @@ function nothingFits(vessels: readonly Vessel[], volume: Millilitres, how: strin
     code: "NOTHING_FITS" as const,
     field: "vessel",
     value: volume,
-    message: `${printNumber(volume / 1000, 1)} l ${how} fits none of the pots; the largest is ${largest?.name ?? "missing"}. Split the batch or make less.`.replace(/ {2,}/g, " "),
+    message:
+      `${printNumber(volume / 1000, 1)} l ${how} fits none of the pots; the largest is ${largest?.name ?? "missing"}. Split the batch or make less.`.replace(
+        / {2,}/g,
+        " ",
+      ),
   };
 }
 
@@ -148,7 +183,12 @@ function nothingFits(vessels: readonly Vessel[], volume: Millilitres, how: strin
  * @errors OVERFLOW
  * Source: geometry. @example 16.5 l to the bones, 25 mm more in a 40 cm pot: 19.6 l
  */
-export function coverFromMeasure(geometry: Geometry, toBones: Millilitres, depth: Millimetres, displaced: Millilitres): Result<Millilitres> {
+export function coverFromMeasure(
+  geometry: Geometry,
+  toBones: Millilitres,
+  depth: Millimetres,
+  displaced: Millilitres,
+): Result<Millilitres> {
   const atBones = geometry.levelOf(ml(toBones + displaced), "toBonesMl");
   if (!atBones.ok) return atBones;
   const fill = atBones.value + depth;

@@ -19,7 +19,12 @@ export interface DipMark {
  * Source: docs/models.md "Vessels", reduction mark h(r·V_liq + V_sol).
  * @example 6.4 l in a 32 cm pot to a third: 79.6 → 26.5 mm
  */
-export function dipMark(vessel: Geometry, start: Millilitres, remaining: number, solids = ml(0)): Result<DipMark> {
+export function dipMark(
+  vessel: Geometry,
+  start: Millilitres,
+  remaining: number,
+  solids = ml(0),
+): Result<DipMark> {
   if (!(remaining > 0 && remaining <= 1))
     return refuse({
       code: "FRACTION",
@@ -58,7 +63,8 @@ export function netOfGross(gross: Grams, tare: Grams, field = "grossG"): Result<
 
 /** A level read on the stick as a volume. @errors READING_ABOVE_RIM · NEGATIVE */
 export function volumeOfLevel(vessel: Geometry, level: Millimetres, field = "levelMm"): Result<Millilitres> {
-  if (level < 0) return refuse({ code: "NEGATIVE", field, value: level, message: "A level cannot be negative." });
+  if (level < 0)
+    return refuse({ code: "NEGATIVE", field, value: level, message: "A level cannot be negative." });
   if (level > vessel.heightMm)
     return refuse({
       code: "READING_ABOVE_RIM",

@@ -18,6 +18,7 @@ export const add = defineStep({
   detail: () => "as it is",
   cue: "all in, evenly spread",
   cautions: [],
+  place: "fire",
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;
@@ -33,6 +34,6 @@ export const add = defineStep({
       vessel = fits.value;
     }
     vessel ??= bySize(context.vessels.filter(v => v.use === "pot")).at(-1) ?? null;
-    return ok(outcome(added.value, vessel, minutes(step.durationMin)));
+    return ok(outcome(added.value, vessel, minutes(step.durationMin * facts.handTimes)));
   },
 });

@@ -15,10 +15,12 @@ export const brown = defineStep({
   label: "Brown",
   schema,
   blank: id => ({ id, kind: "brown" as const, lines: [], durationMin: 15 }),
-  title: (_step, names) => (names.length > 2 ? "Brown the mirepoix" : names.length ? `Brown the ${names.join(", ")}` : "Brown"),
+  title: (_step, names) =>
+    names.length > 2 ? "Brown the mirepoix" : names.length ? `Brown the ${names.join(", ")}` : "Brown",
   detail: () => "in the fat of the tray, stirred",
   cue: "brown at the edges, sweet smell, the fond loose under the spoon",
   cautions: ["Extraction on; smoking fat is too hot."],
+  place: "fire",
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;
@@ -26,12 +28,18 @@ export const brown = defineStep({
     if (!added.ok) return added;
     let pot = added.value;
     const before = massOfPools(pot.exits.vapour);
-    for (const line of context.lines) pot = dryPart(pot, line.lineId, g(facts.brownLossMirepoix * line.massG));
+    for (const line of context.lines)
+      pot = dryPart(pot, line.lineId, g(facts.brownLossMirepoix * line.massG));
     const steam = g(massOfPools(pot.exits.vapour) - before);
     return ok(
-      outcome({ ...pot, temperatureC: BROWNING_C }, context.vessel, minutes(step.durationMin), {
-        computed: [{ what: "lost as steam", massG: steam, way: "out" }],
-      }),
+      outcome(
+        { ...pot, temperatureC: BROWNING_C },
+        context.vessel,
+        minutes(step.durationMin * facts.handTimes),
+        {
+          computed: [{ what: "lost as steam", massG: steam, way: "out" }],
+        },
+      ),
     );
   },
 });

@@ -28,15 +28,19 @@ export const cool = defineStep({
   cautions: [
     "This kitchen’s limits: 57 to 21 °C within 2 h, to 5 °C within 6 h in all. Log it; follow your local food code.",
   ],
+  place: "cold",
   endsAtMark: false,
   apply: context => {
     const { step, facts, vessel, pot } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Cooling"));
     const level = levelIn(pot, vessel, facts) ?? mm(0);
-    const heat = liquorMass(pot) > 0 ? liquorMass(pot) * specificHeat(pot.liquor, (pot.temperatureC + step.toC) / 2) : 0;
+    const heat =
+      liquorMass(pot) > 0 ? liquorMass(pot) * specificHeat(pot.liquor, (pot.temperatureC + step.toC) / 2) : 0;
     const drain = drainOf(step.method, geometryOfVessel(vessel), level, facts);
     const time = coolingTime(heat + bystanders(pot, vessel), pot.temperatureC, degC(step.toC), drain);
     if (!time.ok) return refuse(...at(context.field, time.problems));
-    return ok(outcome({ ...pot, temperatureC: degC(Math.min(step.toC, pot.temperatureC)) }, vessel, time.value));
+    return ok(
+      outcome({ ...pot, temperatureC: degC(Math.min(step.toC, pot.temperatureC)) }, vessel, time.value),
+    );
   },
 });

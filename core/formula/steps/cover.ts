@@ -26,18 +26,29 @@ export const cover = defineStep({
   schema,
   blank: id => ({ id, kind: "cover" as const, lines: [], depthMm: 25, countFond: true, durationMin: 10 }),
   title: () => "Cover with cold water",
-  detail: step => `${step.depthMm ? `${step.depthMm} mm over the bones` : "barely cover"}${step.countFond ? ", fond water counts" : ""}`,
+  detail: step =>
+    `${step.depthMm ? `${step.depthMm} mm over the bones` : "barely cover"}${step.countFond ? ", fond water counts" : ""}`,
   cue: "the bones just out of sight, cold water, nothing floating free",
   cautions: ["Heavy pot: fill it where it will stand."],
+  place: "fire",
   endsAtMark: true,
   apply: context => {
     const { step, pot, facts } = context;
     const water = context.ingredientById("water");
     if (!water)
-      return refuse({ code: "UNKNOWN_ID", field: context.field, value: "water", message: "The larder has no water; add it first." });
+      return refuse({
+        code: "UNKNOWN_ID",
+        field: context.field,
+        value: "water",
+        message: "The larder has no water; add it first.",
+      });
     const heaps = heapsOf(pot);
     if (!heaps.length)
-      return refuse({ code: "EMPTY", field: context.field, message: "There is nothing in the pot to cover. Put the bones in first." });
+      return refuse({
+        code: "EMPTY",
+        field: context.field,
+        message: "There is nothing in the pot to cover. Put the bones in first.",
+      });
     const current = context.vessel && context.vessel.use !== "tray" ? context.vessel : null;
     const named = namedVessel(context, step.vesselId, current);
     if (!named.ok) return named;
@@ -47,21 +58,30 @@ export const cover = defineStep({
       : smallestForCover(pots, heaps, mm(step.depthMm), facts);
     if (!sized.ok) return refuse(...at(context.field, sized.problems));
     const vessel = named.value ?? ("vessel" in sized.value ? sized.value.vessel : null);
-    if (!vessel) return refuse({ code: "MISSING", field: `${context.field}.vesselId`, message: "Choose a pot." });
+    if (!vessel)
+      return refuse({ code: "MISSING", field: `${context.field}.vesselId`, message: "Choose a pot." });
     const found = "cover" in sized.value ? sized.value.cover : sized.value;
     let liquid = found.liquidMl;
     if (step.toBonesMl !== undefined) {
-      const measured = coverFromMeasure(geometryOfVessel(vessel), ml(step.toBonesMl), mm(step.depthMm), displacedIn(pot, facts));
+      const measured = coverFromMeasure(
+        geometryOfVessel(vessel),
+        ml(step.toBonesMl),
+        mm(step.depthMm),
+        displacedIn(pot, facts),
+      );
       if (!measured.ok) return refuse(...at(context.field, measured.problems));
       liquid = measured.value;
     }
     const fond = step.countFond ? volumeAt20(pot.liquor) : 0;
     const density = waterDensityKgM3(SHELF_TEMPERATURE_C) / 1000;
     const mass = g(Math.max(0, liquid - fond) * density);
-    const added = addIngredient(pot, water, mass, { id: `${step.id}-water`, temperatureC: SHELF_TEMPERATURE_C });
+    const added = addIngredient(pot, water, mass, {
+      id: `${step.id}-water`,
+      temperatureC: SHELF_TEMPERATURE_C,
+    });
     if (!added.ok) return added;
     return ok(
-      outcome(added.value, vessel, minutes(step.durationMin), {
+      outcome(added.value, vessel, minutes(step.durationMin * facts.handTimes), {
         computed: [{ what: "water", massG: mass, way: "in", ingredientId: "water" }],
         warnings: sized.warnings,
         bulkLevelMm: found.bulkLevelMm,

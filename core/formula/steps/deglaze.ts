@@ -16,9 +16,12 @@ export const deglaze = defineStep({
   detail: () => "scrape; this liquid counts as wetting",
   cue: "nothing brown left on the metal",
   cautions: ["Steam rises at once: pour slowly, face away."],
+  place: "fire",
   endsAtMark: false,
   apply: context => {
     const added = addLines(context.pot, context.lines, context.field);
-    return added.ok ? ok(outcome(added.value, context.vessel, minutes(context.step.durationMin))) : added;
+    return added.ok
+      ? ok(outcome(added.value, context.vessel, minutes(context.step.durationMin * context.facts.handTimes)))
+      : added;
   },
 });

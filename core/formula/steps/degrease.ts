@@ -6,7 +6,12 @@ import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
 
 export const DEGREASE_METHODS = ["ladle", "chilled"] as const;
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("degrease"), method: z.enum(DEGREASE_METHODS), durationMin });
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("degrease"),
+  method: z.enum(DEGREASE_METHODS),
+  durationMin,
+});
 
 /** Takes the fat off: with the ladle while hot, or lifted in one piece once it has set. */
 export const degrease = defineStep({
@@ -15,18 +20,21 @@ export const degrease = defineStep({
   schema,
   blank: id => ({ id, kind: "degrease" as const, lines: [], method: "ladle" as const, durationMin: 10 }),
   title: step => (step.method === "chilled" ? "Lift the set fat" : "Tip off the fat"),
-  detail: step => (step.method === "chilled" ? "in one piece, once it has set" : "ladle or tipped tray; keep it for frying"),
+  detail: step =>
+    step.method === "chilled" ? "in one piece, once it has set" : "ladle or tipped tray; keep it for frying",
   cue: "no more than a few eyes of fat on the surface",
   cautions: ["Hot fat: tip away from yourself, into metal, never into water."],
+  place: "bench",
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;
-    const [share, carry] = step.method === "chilled" ? [facts.chilledFat, facts.chilledCarry] : [facts.ladleFat, facts.ladleCarry];
+    const [share, carry] =
+      step.method === "chilled" ? [facts.chilledFat, facts.chilledCarry] : [facts.ladleFat, facts.ladleCarry];
     const pot = skimFat(context.pot, share, carry);
     if (!pot.ok) return pot;
     const taken = g(exitMass(pot.value, "skim") - exitMass(context.pot, "skim"));
     return ok(
-      outcome(pot.value, context.vessel, minutes(step.durationMin), {
+      outcome(pot.value, context.vessel, minutes(step.durationMin * facts.handTimes), {
         computed: [{ what: "fat taken off", massG: taken, way: "out" }],
       }),
     );

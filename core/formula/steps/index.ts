@@ -14,7 +14,20 @@ import { steep } from "./steep";
 import { strain } from "./strain";
 
 /** The register: a new kind of step is one file and one line here. */
-export const STEP_KINDS = { add, roast, brown, deglaze, cover, simmer, steep, strain, degrease, cool, reduce, note } as const;
+export const STEP_KINDS = {
+  add,
+  roast,
+  brown,
+  deglaze,
+  cover,
+  simmer,
+  steep,
+  strain,
+  degrease,
+  cool,
+  reduce,
+  note,
+} as const;
 
 export const stepSchema = z.discriminatedUnion("kind", [
   add.schema as z.ZodObject & typeof add.schema,

@@ -3,7 +3,12 @@ import { minutes } from "../../quantity";
 import { ok } from "../../result";
 import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("note"), text: z.string().min(1).max(400), durationMin });
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("note"),
+  text: z.string().min(1).max(400),
+  durationMin,
+});
 
 /** Anything else a cook must do: it changes nothing in the pot. */
 export const note = defineStep({
@@ -15,6 +20,8 @@ export const note = defineStep({
   detail: () => "",
   cue: "",
   cautions: [],
+  place: "bench",
   endsAtMark: false,
-  apply: context => ok(outcome(context.pot, context.vessel, minutes(context.step.durationMin))),
+  apply: context =>
+    ok(outcome(context.pot, context.vessel, minutes(context.step.durationMin * context.facts.handTimes))),
 });

@@ -2,7 +2,13 @@ import { z } from "zod";
 import { evaporate, potMass, volumeAt, volumeAt20 } from "../../pot";
 import { g, ml } from "../../quantity";
 import { ok, refuse } from "../../result";
-import { endPointOf, heatIntoPan, reductionTargetSchema, simulate, targetInWords } from "../../reduction";
+import {
+  endPointOf,
+  heatIntoPan,
+  reductionTargetSchema,
+  simulateToGoal,
+  targetInWords,
+} from "../../reduction";
 import { dipMark, geometryOfVessel } from "../../vessel";
 import { defineStep, missingVessel, outcome, stepFields, vesselId } from "../step-kind";
 import { addLines, at, bystanders, displacedIn, filledMl, namedVessel } from "./shared";
@@ -19,6 +25,12 @@ const schema = z.strictObject({
   vesselId,
 });
 
+/** The other wording of the same end, so that by and to are never mixed up. */
+const otherWay = (target: Parameters<typeof targetInWords>[0]): string => {
+  const other = /\((.*)\)/.exec(targetInWords(target))?.[1];
+  return other ? `that is ${other}, ` : "";
+};
+
 /** Boils down to a share, a volume or a mass; ends at a mark on the stick, never at a clock. */
 export const reduce = defineStep({
   kind: "reduce",
@@ -26,34 +38,47 @@ export const reduce = defineStep({
   schema,
   blank: id => ({ id, kind: "reduce" as const, lines: [], target: { to: 0.5 }, setting: 0.6, overlap: 1 }),
   title: step => `Reduce ${targetInWords(step.target).replace(/ \(.*/, "")}`,
-  detail: step => `${targetInWords(step.target)}${step.overlap < 1 ? ", half off the fire" : ""}, skim`,
+  detail: step => `${otherWay(step.target)}${step.overlap < 1 ? "partly off the fire, " : ""}skim`,
   cue: "bubbles grow large and slow, the spoon leaves a line that closes in two seconds",
   cautions: [
     "Do not salt yet: all the salt stays while the water leaves.",
     "Boiling liquor spits as it thickens: lower the flame towards the mark.",
   ],
+  place: "fire",
   endsAtMark: true,
   apply: context => {
     const { step, facts, burner } = context;
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
     const pot = added.value;
-    const named = namedVessel(context, step.vesselId, context.vessel?.use === "container" ? null : context.vessel);
+    const named = namedVessel(
+      context,
+      step.vesselId,
+      context.vessel?.use === "container" ? null : context.vessel,
+    );
     if (!named.ok) return named;
     let vessel = named.value;
     if (!vessel) {
-      const fits = smallestForLiquid(context.vessels.filter(v => v.use === "pot" || v.use === "pan"), filledMl(pot, facts), facts);
+      const fits = smallestForLiquid(
+        context.vessels.filter(v => v.use === "pot" || v.use === "pan"),
+        filledMl(pot, facts),
+        facts,
+      );
       if (!fits.ok) return refuse(...at(context.field, fits.problems));
       vessel = fits.value;
     }
     if (!burner) return refuse(missingVessel(context.field, "A reduction"));
     const geometry = geometryOfVessel(vessel);
-    const flame = heatIntoPan({ kind: burner.kind, setting: step.setting, overlap: step.overlap }, geometry.baseDiameterMm, facts);
+    const flame = heatIntoPan(
+      { kind: burner.kind, setting: step.setting, overlap: step.overlap },
+      geometry.baseDiameterMm,
+      facts,
+    );
     if (!flame.ok) return refuse(...at(context.field, flame.problems));
     const goal = endPointOf(step.target, pot.liquor, `${context.field}.target`);
     if (!goal.ok) return goal;
     const displaced = displacedIn(pot, facts);
-    const end = simulate({
+    const end = simulateToGoal({
       liquor: pot.liquor,
       temperatureC: pot.temperatureC,
       vessel: geometry,

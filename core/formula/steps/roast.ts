@@ -29,6 +29,7 @@ export const roast = defineStep({
     "Hot handles and tray edges: keep a cloth on them until they are cold.",
     "Fat in the tray can flare in a dirty oven; open the door facing away.",
   ],
+  place: "oven",
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;
@@ -46,9 +47,13 @@ export const roast = defineStep({
       pot = dryPart(pot, part.id, g(loss * (1 - facts.roastLossFatShare)));
       steam += massOfPools(pot.exits.vapour) - before;
     }
-    pot = { ...pot, temperatureC: HOT_FROM_OVEN_C, solids: pot.solids.map(part => ({ ...part, roasted: true })) };
+    pot = {
+      ...pot,
+      temperatureC: HOT_FROM_OVEN_C,
+      solids: pot.solids.map(part => ({ ...part, roasted: true })),
+    };
     return ok(
-      outcome(pot, vessel.value, minutes(step.durationMin), {
+      outcome(pot, vessel.value, minutes(step.durationMin * facts.handTimes), {
         computed: [{ what: "lost in the oven", massG: g(steam), way: "out" }],
       }),
     );

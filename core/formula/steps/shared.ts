@@ -1,4 +1,14 @@
-import { type PotState, SHELF_TEMPERATURE_C, addIngredient, liquorMass, massOfPools, onePool, specificHeat, sumPools, volumeMlOf } from "../../pot";
+import {
+  type PotState,
+  SHELF_TEMPERATURE_C,
+  addIngredient,
+  liquorMass,
+  massOfPools,
+  onePool,
+  specificHeat,
+  sumPools,
+  volumeMlOf,
+} from "../../pot";
 import { type Millilitres, type Millimetres, ml } from "../../quantity";
 import { type Problem, type Result, ok, refuse } from "../../result";
 import type { FactValues } from "../../facts";
@@ -23,7 +33,8 @@ export function addLines(pot: PotState, lines: readonly ResolvedLine[], field: s
 export const heapsOf = (pot: PotState): Heap[] =>
   pot.solids.map(part => ({ kind: part.kind, massG: massOfPools(part.pools) }));
 
-export const displacedIn = (pot: PotState, facts: FactValues): Millilitres => displacedMl(heapsOf(pot), facts);
+export const displacedIn = (pot: PotState, facts: FactValues): Millilitres =>
+  displacedMl(heapsOf(pot), facts);
 
 /** Liquor and what it surrounds, as hot as it is: what the stick measures. */
 export const filledMl = (pot: PotState, facts: FactValues): Millilitres =>
@@ -43,7 +54,11 @@ export function bystanders(pot: PotState, vessel: Vessel): number {
 }
 
 /** The vessel a step names, or `fallback` when it names none. @errors UNKNOWN_ID */
-export function namedVessel<S>(context: StepContext<S>, id: string | undefined, fallback: Vessel | null): Result<Vessel | null> {
+export function namedVessel<S>(
+  context: StepContext<S>,
+  id: string | undefined,
+  fallback: Vessel | null,
+): Result<Vessel | null> {
   if (!id) return ok(fallback);
   const vessel = context.vessels.find(candidate => candidate.id === id);
   if (vessel) return ok(vessel);
@@ -58,4 +73,6 @@ export function namedVessel<S>(context: StepContext<S>, id: string | undefined, 
 
 /** Puts a field path in front of problems that a kernel raised without knowing where it was called. */
 export const at = (field: string, problems: readonly Problem[]): Problem[] =>
-  problems.map(problem => (problem.field.startsWith("steps.") ? problem : { ...problem, field: `${field}.${problem.field}` }));
+  problems.map(problem =>
+    problem.field.startsWith("steps.") ? problem : { ...problem, field: `${field}.${problem.field}` },
+  );

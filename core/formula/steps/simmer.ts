@@ -2,7 +2,7 @@ import { z } from "zod";
 import { evaporate, potMass } from "../../pot";
 import { degC, g, minutes, mm, printNumber, s } from "../../quantity";
 import { type Warning, ok, refuse } from "../../result";
-import { LIDS, SURFACES, type SimulationInput, heatIntoPan, simulate } from "../../reduction";
+import { LIDS, SURFACES, type SimulationInput, heatIntoPan, simulate, simulateToGoal } from "../../reduction";
 import { releaseJuice, simmerSolids } from "../../stock";
 import { bulkMl, geometryOfVessel } from "../../vessel";
 import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
@@ -26,11 +26,21 @@ export const simmer = defineStep({
   kind: "simmer",
   label: "Simmer",
   schema,
-  blank: id => ({ id, kind: "simmer" as const, lines: [], holdC: 88, durationMin: 240, lid: "off" as const, surface: "lazy" as const, setting: 1 }),
+  blank: id => ({
+    id,
+    kind: "simmer" as const,
+    lines: [],
+    holdC: 88,
+    durationMin: 240,
+    lid: "off" as const,
+    surface: "lazy" as const,
+    setting: 1,
+  }),
   title: () => "Simmer, barely moving",
   detail: step => `${step.holdC} °C for ${printHours(step.durationMin)}, ${WITH_LID[step.lid]}, skim`,
   cue: "a bubble now and then, scum drawn to one side, the liquor clear on a spoon",
   cautions: ["No open flame unwatched; a forecast or a timer of this program is not a safety device."],
+  place: "fire",
   endsAtMark: false,
   apply: context => {
     const { step, facts, vessel, burner } = context;
@@ -56,9 +66,19 @@ export const simmer = defineStep({
     let heatUpS = 0;
     let course: StepCourse = [];
     if (burner && pot.temperatureC < step.holdC) {
-      const flame = heatIntoPan({ kind: burner.kind, setting: step.setting, overlap: 1 }, geometry.baseDiameterMm, facts);
+      const flame = heatIntoPan(
+        { kind: burner.kind, setting: step.setting, overlap: 1 },
+        geometry.baseDiameterMm,
+        facts,
+      );
       if (!flame.ok) return refuse(...at(context.field, flame.problems));
-      const up = simulate({ ...common(), drive: { watts: flame.value }, goal: { temperatureC: degC(step.holdC) }, lid: "off", surface: step.surface });
+      const up = simulateToGoal({
+        ...common(),
+        drive: { watts: flame.value },
+        goal: { temperatureC: degC(step.holdC) },
+        lid: "off",
+        surface: step.surface,
+      });
       if (!up.ok) return refuse(...at(context.field, up.problems));
       const steamed = evaporate(pot, up.value.vapour);
       if (!steamed.ok) return steamed;
@@ -67,7 +87,14 @@ export const simmer = defineStep({
       course = up.value.trace;
     }
 
-    const held = simulate({ ...common(), drive: { holdC: degC(step.holdC) }, goal: "time", mostS: minutes(step.durationMin), lid: step.lid, surface: step.surface });
+    const held = simulate({
+      ...common(),
+      drive: { holdC: degC(step.holdC) },
+      goal: "time",
+      mostS: minutes(step.durationMin),
+      lid: step.lid,
+      surface: step.surface,
+    });
     if (!held.ok) return refuse(...at(context.field, held.problems));
     const bulk = geometry.levelClipped(bulkMl(heapsOf(pot), facts));
     const steamed = evaporate(pot, held.value.vapour);
@@ -76,14 +103,20 @@ export const simmer = defineStep({
     const level = levelIn(pot, vessel, facts) ?? mm(0);
     if (pot.solids.length && level < bulk) {
       const lack = geometry.volumeAtLevel(bulk) - geometry.volumeAtLevel(level);
-      warnings.push({ code: "NOT_COVERED", message: `At the end the bones stand ${printNumber(bulk - level)} mm above the liquor: top up ${printNumber(lack / 1000, 1)} l on the way.` });
+      warnings.push({
+        code: "NOT_COVERED",
+        message: `At the end the bones stand ${printNumber(bulk - level)} mm above the liquor: top up ${printNumber(lack / 1000, 1)} l on the way.`,
+      });
     }
     const given = simmerSolids(pot, minutes(step.durationMin), held.value.temperatureC, facts);
     if (!given.ok) return refuse(...at(context.field, given.problems));
     if (burner) {
       const full = heatIntoPan({ kind: burner.kind, setting: 1, overlap: 1 }, geometry.baseDiameterMm, facts);
       if (full.ok && held.value.requiredW > full.value)
-        warnings.push({ code: "BURNER_TOO_SMALL", message: `Holding ${step.holdC} °C takes ${printNumber(held.value.requiredW)} W; this burner gives ${printNumber(full.value)} W into the pot.` });
+        warnings.push({
+          code: "BURNER_TOO_SMALL",
+          message: `Holding ${step.holdC} °C takes ${printNumber(held.value.requiredW)} W; this burner gives ${printNumber(full.value)} W into the pot.`,
+        });
     }
     const steam = g(before - potMass(given.value));
     return ok(
@@ -97,6 +130,13 @@ export const simmer = defineStep({
   },
 });
 
-type StepCourse = readonly { atS: ReturnType<typeof s>; liquorG: ReturnType<typeof g>; temperatureC: ReturnType<typeof degC> }[];
+type StepCourse = readonly {
+  atS: ReturnType<typeof s>;
+  liquorG: ReturnType<typeof g>;
+  temperatureC: ReturnType<typeof degC>;
+}[];
 
-const printHours = (min: number): string => (min < 90 ? `${min} min` : `${Math.floor(min / 60)} h${min % 60 ? ` ${String(min % 60).padStart(2, "0")}` : ""}`);
+const printHours = (min: number): string =>
+  min < 90
+    ? `${min} min`
+    : `${Math.floor(min / 60)} h${min % 60 ? ` ${String(min % 60).padStart(2, "0")}` : ""}`;

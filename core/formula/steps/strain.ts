@@ -25,6 +25,7 @@ export const strain = defineStep({
   detail: step => (step.press ? "through the chinois, pressed" : "through the chinois, drained, not pressed"),
   cue: "the drip slows to single drops",
   cautions: ["Heavy and hot: two people or a ladle; never lift a full pot alone."],
+  place: "bench",
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;
@@ -34,14 +35,18 @@ export const strain = defineStep({
     if (!named.ok) return named;
     let vessel = named.value;
     if (!vessel) {
-      const fits = smallestForLiquid(context.vessels.filter(v => v.use === "pot" || v.use === "container"), filledMl(pot, facts), facts);
+      const fits = smallestForLiquid(
+        context.vessels.filter(v => v.use === "pot" || v.use === "container"),
+        filledMl(pot, facts),
+        facts,
+      );
       if (!fits.ok) return refuse(...at(context.field, fits.problems));
       vessel = fits.value;
     }
     const out = g(exitMass(pot, "strained") - exitMass(context.pot, "strained"));
     return ok(
-      outcome(pot, vessel, minutes(step.durationMin), {
-        computed: [{ what: "bones and roots, with what clings", massG: out, way: "out" }],
+      outcome(pot, vessel, minutes(step.durationMin * facts.handTimes), {
+        computed: out > 0 ? [{ what: "bones and roots, with what clings", massG: out, way: "out" }] : [],
       }),
     );
   },

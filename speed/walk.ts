@@ -1,0 +1,91 @@
+import { type FormulaDocument, type Step, intervalsAlong, openKitchen, walk } from "../core/formula";
+import { NOMINAL_FACTS } from "../core/facts";
+import { degC, ml, s } from "../core/quantity";
+import { simulate } from "../core/reduction";
+import { SEA_LEVEL, liquid } from "../core/testing";
+import { geometryOf } from "../core/vessel";
+import { DEMO_FORMULAS, GLACE_ID, STOCK_ID } from "../demo/formulas";
+import { DEMO_KITCHEN } from "../demo/kitchen";
+
+/** Median of `rounds` timings of a job after warming up, ms. */
+function median(job: () => unknown, rounds = 60, warmUp = 60): number {
+  for (let i = 0; i < warmUp; i++) job();
+  const times = Array.from({ length: rounds }, () => {
+    const from = performance.now();
+    job();
+    return performance.now() - from;
+  }).sort((a, b) => a - b);
+  return times[Math.floor(rounds / 2)] ?? 0;
+}
+
+/** A line of plain steps: added, browned, deglazed, skimmed, strained. No reduction is simulated in it. */
+function plainLine(count: number): FormulaDocument {
+  const base = DEMO_FORMULAS[STOCK_ID];
+  if (!base) throw new Error("The demo stock is gone.");
+  const line = (id: string, larder: string, pct: number) => ({
+    id,
+    of: { larder },
+    amount: { kind: "share-of-base" as const, pct },
+    certainty: "stated" as const,
+  });
+  const steps = Array.from({ length: count }, (_, i): Step => {
+    const id = `b${i}`;
+    switch (i % 4) {
+      case 0:
+        return {
+          id,
+          kind: "add",
+          lines: [line(`${id}w`, "water", 20), line(`${id}o`, "onion", 2)],
+          durationMin: 2,
+          vesselId: "tall-2",
+        };
+      case 1:
+        return { id, kind: "deglaze", lines: [line(`${id}w`, "white-wine", 1)], durationMin: 2 };
+      case 2:
+        return { id, kind: "degrease", lines: [], method: "ladle", durationMin: 2 };
+      default:
+        return { id, kind: "brown", lines: [line(`${id}c`, "carrot", 1)], durationMin: 2 };
+    }
+  });
+  return { ...base, groups: [], steps };
+}
+
+const kitchen = openKitchen(DEMO_KITCHEN);
+const forty = plainLine(40);
+const stock = DEMO_FORMULAS[STOCK_ID];
+const glace = DEMO_FORMULAS[GLACE_ID];
+if (!stock || !glace) throw new Error("The demo formulas are gone.");
+if (walk(forty, kitchen).problems.length) throw new Error("The plain line cannot be walked.");
+
+const liquor = liquid(20_000, { water: 100 });
+const pot = geometryOf({ shape: "cylinder", diameterMm: 340, heightMm: 400 });
+const eightHours = () =>
+  simulate({
+    liquor,
+    temperatureC: degC(88),
+    vessel: pot,
+    displacedMl: ml(0),
+    heatCapacityJPerK: 2000,
+    drive: { holdC: degC(88) },
+    surface: "lazy",
+    lid: "off",
+    around: SEA_LEVEL,
+    goal: "time",
+    mostS: s(8 * 3600),
+    facts: NOMINAL_FACTS,
+  });
+
+const rows: [string, number][] = [
+  ["walk of a 40-step line, nothing simulated", median(() => walk(forty, kitchen), 200, 400)],
+  ["the same as a JSON copy (named peer: structuredClone)", median(() => structuredClone(forty), 200, 200)],
+  ["walk of the demo stock (one simmer, one steep)", median(() => walk(stock, kitchen))],
+  ["walk of the demo glace (its stock, then two reductions)", median(() => walk(glace, kitchen))],
+  ["one simulated hour of an eight-hour simmer", median(eightHours) / 8],
+  ["intervals of the whole stock line", median(() => intervalsAlong(stock, DEMO_KITCHEN), 5, 2)],
+];
+const unit = rows[0]?.[1] ?? 1;
+console.log(
+  `Node ${process.version}, as the commands run it; medians after warm-up. The last column counts in walks of the 40-step line.\n`,
+);
+for (const [what, ms] of rows)
+  console.log(`${what.padEnd(58)} ${ms.toFixed(3).padStart(9)} ms   × ${(ms / unit).toFixed(2)}`);
