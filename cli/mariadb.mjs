@@ -70,6 +70,22 @@ async function makeDataFolder(places) {
   renameSync(places.half, places.data);
 }
 
+/** Refuses a data folder that no start of ours has left like that. */
+export function checkDataFolder(folder) {
+  const places = placesIn(folder);
+  if (!existsSync(places.data)) return;
+  if (!existsSync(join(places.data, "mysql")))
+    throw new Trouble(
+      `${places.data} is half-made: it is there, but holds no database system.`,
+      `Hondaro leaves it alone. If nothing in it matters, remove it (rm -r ${places.data}) and start again.`,
+    );
+  if (!existsSync(places.settings))
+    throw new Trouble(
+      `${places.settings} is gone, and with it the password of the database beside it.`,
+      `Put it back from a backup, or move ${places.data} away to begin anew.`,
+    );
+}
+
 /**
  * Starts a private MariaDB below a folder: own port, socket, password and data, on loopback only. A server that an
  * earlier start left running there is taken over.
@@ -80,17 +96,8 @@ export async function startMariadb(folder) {
   if (!findProgram(SERVER) || !findProgram(INSTALL))
     await installDebianPackage("mariadb-server", "The MariaDB database server");
   const places = placesIn(folder);
+  checkDataFolder(folder);
   const fresh = !existsSync(places.data);
-  if (!fresh && !existsSync(join(places.data, "mysql")))
-    throw new Trouble(
-      `${places.data} is half-made: it is there, but holds no database system.`,
-      `Hondaro leaves it alone. If nothing in it matters, remove it (rm -r ${places.data}) and start again.`,
-    );
-  if (!fresh && !existsSync(places.settings))
-    throw new Trouble(
-      `${places.settings} is gone, and with it the password of the database beside it.`,
-      `Put it back from a backup, or move ${places.data} away to begin anew.`,
-    );
   if (fresh) await makeDataFolder(places);
   const settings = existsSync(places.settings)
     ? JSON.parse(readFileSync(places.settings, "utf8"))

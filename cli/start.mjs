@@ -3,7 +3,7 @@ import { existsSync, readFileSync, rmSync, statfsSync, writeFileSync } from "nod
 import { createServer } from "node:net";
 import { join } from "node:path";
 import { ensureBuild } from "./build.mjs";
-import { makeFolder, startMariadb } from "./mariadb.mjs";
+import { checkDataFolder, makeFolder, startMariadb } from "./mariadb.mjs";
 import { readOptions } from "./options.mjs";
 import { ensurePackages } from "./packages.mjs";
 import { dataFolder, inRoot } from "./paths.mjs";
@@ -95,6 +95,7 @@ export async function run(args) {
   await checkPort(options.port);
   makeFolder(folder);
   checkSpace(folder);
+  if (!process.env.DATABASE_URL) checkDataFolder(folder);
   await ensurePackages();
   await ensureBuild();
 

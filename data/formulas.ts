@@ -184,18 +184,16 @@ export async function saveFormula(
     const content = { document, checksum: checksumOf(document), editedBy: personId, editedAt: now };
     if (current.frozen) {
       const versionId = ulid();
-      await tx
-        .insert(formulaVersion)
-        .values({
-          ...content,
-          id: versionId,
-          kitchenId,
-          formulaId: id,
-          number: current.number + 1,
-          state: "draft",
-          parentId: current.versionId,
-          frozenAt: null,
-        });
+      await tx.insert(formulaVersion).values({
+        ...content,
+        id: versionId,
+        kitchenId,
+        formulaId: id,
+        number: current.number + 1,
+        state: "draft",
+        parentId: current.versionId,
+        frozenAt: null,
+      });
       await tx.update(formula).set({ currentVersionId: versionId }).where(eq(formula.id, id));
     } else await tx.update(formulaVersion).set(content).where(eq(formulaVersion.id, current.versionId));
     await recordAudit(tx, {

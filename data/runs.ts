@@ -48,18 +48,16 @@ export async function startRun(
       .update(formulaVersion)
       .set({ frozenAt: now })
       .where(and(eq(formulaVersion.id, formulaVersionId), isNull(formulaVersion.frozenAt)));
-    await tx
-      .insert(run)
-      .values({
-        id,
-        kitchenId,
-        formulaId,
-        formulaVersionId,
-        baseG,
-        burnerId,
-        startedBy: personId,
-        startedAt: now,
-      });
+    await tx.insert(run).values({
+      id,
+      kitchenId,
+      formulaId,
+      formulaVersionId,
+      baseG,
+      burnerId,
+      startedBy: personId,
+      startedAt: now,
+    });
     await tx.insert(runEvent).values({
       id: ulid(),
       runId: id,

@@ -1,0 +1,117 @@
+import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { ensureBuild } from "./build.mjs";
+import { findProgram, installDebianPackage } from "./debian.mjs";
+import { freePort, startMariadb } from "./mariadb.mjs";
+import { ensurePackages } from "./packages.mjs";
+import { inRoot } from "./paths.mjs";
+import { Trouble, say } from "./say.mjs";
+import { endProcess, runProgram, tail } from "./shell.mjs";
+import { prepareDatabase, startServer } from "./start.mjs";
+
+const CHROMIUM = ["/usr/bin/chromium", "/usr/bin/chromium-browser"];
+const PDFTOTEXT = ["/usr/bin/pdftotext"];
+/** Checks that pass or fail as one. */
+const WHOLE_CHECKS = [
+  ["formatting", "check:format"],
+  ["lint", "check:lint"],
+  ["rings", "check:rings"],
+  ["unused code", "check:unused"],
+  ["types", "check:types"],
+];
+
+const tally = { passed: 0, failed: 0, skipped: 0 };
+
+function count(passed, failed, skipped = 0) {
+  tally.passed += passed;
+  tally.failed += failed;
+  tally.skipped += skipped;
+}
+
+async function wholeCheck([name, script]) {
+  const done = await runProgram("npm", ["run", "--silent", script]);
+  count(done.code === 0 ? 1 : 0, done.code === 0 ? 0 : 1);
+  say.step(`${name}: ${done.code === 0 ? "passed" : "FAILED"}`);
+  if (done.code !== 0) say.line(tail(done.output, 60));
+}
+
+/** Runs Vitest projects and counts their tests. */
+async function vitest(name, projects) {
+  const folder = mkdtempSync(join(tmpdir(), "hondaro-report-"));
+  const report = join(folder, "vitest.json");
+  const done = await runProgram("npx", [
+    "--no-install",
+    "vitest",
+    "run",
+    ...projects.flatMap(p => ["--project", p]),
+    "--reporter=dot",
+    "--reporter=json",
+    `--outputFile.json=${report}`,
+  ]);
+  if (!existsSync(report)) count(0, 1);
+  else {
+    const { numPassedTests, numFailedTests, numPendingTests, numFailedTestSuites } = JSON.parse(
+      readFileSync(report, "utf8"),
+    );
+    // A file that could not be loaded fails without a failed test in it.
+    count(
+      numPassedTests,
+      Math.max(numFailedTests, numFailedTestSuites, done.code === 0 ? 0 : 1),
+      numPendingTests,
+    );
+    say.step(`${name}: ${numPassedTests} passed, ${numFailedTests} failed`);
+  }
+  if (done.code !== 0) say.line(tail(done.output, 120));
+  rmSync(folder, { recursive: true, force: true });
+}
+
+/** Drives the real application in Chromium on a throw-away database. */
+async function endToEnd() {
+  if (!findProgram(CHROMIUM)) await installDebianPackage("chromium", "The Chromium browser");
+  if (!findProgram(PDFTOTEXT)) await installDebianPackage("poppler-utils", "The PDF reader for the tests");
+  await ensureBuild();
+  const folder = mkdtempSync(join(tmpdir(), "hondaro-e2e-"));
+  const mariadb = await startMariadb(folder);
+  let server = null;
+  try {
+    await prepareDatabase(mariadb.url, true);
+    const port = await freePort();
+    server = await startServer(port, mariadb.url);
+    const report = join(folder, "playwright.json");
+    const done = await runProgram("npx", ["--no-install", "playwright", "test", "--reporter=list,json"], {
+      env: {
+        HONDARO_URL: `http://127.0.0.1:${port}`,
+        DATABASE_URL: mariadb.url,
+        PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+        CHROMIUM: findProgram(CHROMIUM),
+      },
+      echo: true,
+    });
+    if (!existsSync(report)) count(0, 1);
+    else {
+      const { stats } = JSON.parse(readFileSync(report, "utf8"));
+      count(stats.expected + stats.flaky, stats.unexpected || (done.code === 0 ? 0 : 1), stats.skipped);
+    }
+  } finally {
+    if (server) await endProcess(server.pid);
+    await mariadb.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+export async function run([what = "all"]) {
+  if (!["unit", "e2e", "all"].includes(what))
+    throw new Trouble(`There is no set of tests “${what}”.`, "Type unit, e2e or all.");
+  await ensurePackages();
+  if (!existsSync(inRoot("package-lock.json")))
+    throw new Trouble("package-lock.json is missing.", "Restore it from version control.");
+  if (what !== "e2e") {
+    for (const check of WHOLE_CHECKS) await wholeCheck(check);
+    await vitest("unit and reference tests", ["core", "ui"]);
+    await vitest("data tests", ["data"]);
+  }
+  if (what !== "unit") await endToEnd();
+  say.line(`\n${tally.passed} passed, ${tally.failed} failed, ${tally.skipped} skipped`);
+  return tally.failed === 0 ? 0 : 1;
+}

@@ -1,0 +1,229 @@
+import { afterAll, beforeAll, describe, expect, inject, test } from "vitest";
+import { ulid } from "ulid";
+import { openKitchen, withBase } from "../core/formula";
+import { g } from "../core/quantity";
+import { type RunEvent, type RunPayload, batchRecord, fold } from "../core/run";
+import { STOCK_ID } from "../demo/formulas";
+import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";
+import { loadDemo } from "../demo/load";
+import { databaseCode } from "./database-errors";
+import {
+  type Connection,
+  appendEvents,
+  batchesOf,
+  closeRun,
+  eventsOf,
+  findFormula,
+  findRun,
+  findVersion,
+  listCooked,
+  listPeople,
+  liveRuns,
+  loadKitchen,
+  migrateDatabase,
+  openDatabase,
+  saveFormula,
+  startRun,
+} from ".";
+import { audit, person } from "./schema";
+
+const NOW = new Date("2026-11-23T08:00:00.123Z");
+let connection: Connection;
+
+beforeAll(async () => {
+  connection = openDatabase(inject("databaseUrl"));
+  await loadDemo(connection.db, NOW);
+});
+afterAll(() => connection.close());
+
+const stock = async () => {
+  const found = await findFormula(connection.db, KITCHEN_ID, STOCK_ID);
+  if (!found) throw new Error("The demo stock was not loaded.");
+  return found;
+};
+const save = async (massG: number, rowVersion: number, personId = "noor") =>
+  saveFormula(connection.db, {
+    kitchenId: KITCHEN_ID,
+    id: STOCK_ID,
+    rowVersion,
+    document: withBase((await stock()).document, g(massG)),
+    personId,
+    now: NOW,
+  });
+const event = (payload: RunPayload, over: Partial<RunEvent> = {}): RunEvent => ({
+  id: ulid(),
+  at: NOW.toISOString(),
+  clockOffsetMs: 0,
+  personId: "noor",
+  payload,
+  ...over,
+});
+
+describe("the database", () => {
+  test("tables are brought up to date any number of times, at once or in turn", async () => {
+    await Promise.all([1, 2, 3].map(() => migrateDatabase(inject("databaseUrl"))));
+    await expect(connection.ping()).resolves.toBeUndefined();
+  });
+  test("the demo is loaded once; a second loading changes nothing", async () => {
+    const before = await stock();
+    expect(await loadDemo(connection.db, new Date())).toBe(false);
+    expect(await stock()).toEqual(before);
+  });
+  test("the kitchen comes back as it went in", async () => {
+    const kitchen = await loadKitchen(connection.db, KITCHEN_ID);
+    expect(kitchen?.vessels).toEqual(DEMO_KITCHEN.vessels);
+    expect(kitchen?.burners).toEqual(DEMO_KITCHEN.burners);
+    expect(kitchen?.formulas).toEqual(DEMO_KITCHEN.formulas);
+    expect(kitchen?.ingredients).toHaveLength(DEMO_KITCHEN.ingredients.length);
+    expect(kitchen?.demo).toBe(true);
+    expect(await loadKitchen(connection.db, "nowhere")).toBeNull();
+    expect((await listPeople(connection.db, KITCHEN_ID)).map(p => p.name)).toEqual([
+      "Ilse Varga",
+      "Tomas Reyhl",
+      "Noor Adeyi",
+      "Petr Lind",
+    ]);
+  });
+  test("names that differ by an umlaut stay apart; instants keep their milliseconds", async () => {
+    await connection.db.insert(person).values([
+      { id: "a1", kitchenId: KITCHEN_ID, name: "Ute", role: "x", position: 8 },
+      { id: "ä1", kitchenId: KITCHEN_ID, name: "Üte", role: "x", position: 9 },
+    ]);
+    expect((await stock()).editedAt.getTime()).toBe(NOW.getTime());
+  });
+});
+
+describe("saving a formula", () => {
+  test("an edit names the version it started from; the next one starts from the new", async () => {
+    const before = await stock();
+    const saved = await save(7000, before.rowVersion);
+    expect(saved).toMatchObject({
+      ok: true,
+      saved: { rowVersion: before.rowVersion + 1, number: before.number, editedBy: "Noor Adeyi" },
+    });
+  });
+  test("of two edits that start alike the second loses nothing and overwrites nothing", async () => {
+    const before = await stock();
+    const outcomes = await Promise.all([
+      save(7100, before.rowVersion, "noor"),
+      save(7200, before.rowVersion, "petr"),
+    ]);
+    expect(outcomes.map(o => o?.ok).sort()).toEqual([false, true]);
+    const lost = outcomes.find(o => o && !o.ok);
+    const won = outcomes.find(o => o?.ok);
+    expect(lost && !lost.ok && lost.current.document.base.massG).toBe(
+      won?.ok && won.saved.document.base.massG,
+    );
+  });
+  test("who saved is kept", async () => {
+    const rows = await connection.db.select().from(audit);
+    expect(rows.filter(r => r.what === "formula.saved").map(r => r.personId)).toContain("noor");
+  });
+  test("a formula that is gone saves nowhere", async () => {
+    expect(
+      await saveFormula(connection.db, {
+        kitchenId: KITCHEN_ID,
+        id: "gone",
+        rowVersion: 1,
+        document: (await stock()).document,
+        personId: "noor",
+        now: NOW,
+      }),
+    ).toBeNull();
+  });
+});
+
+describe("runs", () => {
+  const begin = async () => {
+    const { versionId, document } = await stock();
+    const runId = await startRun(connection.db, {
+      kitchenId: KITCHEN_ID,
+      formulaId: STOCK_ID,
+      formulaVersionId: versionId,
+      baseG: document.base.massG,
+      burnerId: "plate-hot",
+      personId: "tomas",
+      now: NOW,
+    });
+    return { runId, versionId, document };
+  };
+
+  test("cooking freezes the version; the next edit becomes a new one and the old stays", async () => {
+    const { versionId, document } = await begin();
+    const frozen = await stock();
+    expect(frozen.frozen).toBe(true);
+    const saved = await save(9100, frozen.rowVersion);
+    expect(saved).toMatchObject({ ok: true, saved: { number: frozen.number + 1, frozen: false } });
+    expect((await findVersion(connection.db, KITCHEN_ID, versionId))?.document).toEqual(document);
+    expect((await listCooked(connection.db, KITCHEN_ID)).map(c => c.versionId)).toContain(versionId);
+  });
+
+  test("a queue sent twice changes nothing; another content under the same id is refused whole", async () => {
+    const { runId } = await begin();
+    const events = [
+      event({ kind: "step-begun", stepId: "s1" }),
+      event({ kind: "weighed", stepId: "s1", netG: 8123.5 }),
+    ];
+    const send = (list: readonly RunEvent[]) =>
+      appendEvents(connection.db, { kitchenId: KITCHEN_ID, runId, events: list, now: NOW });
+    expect(await send(events)).toEqual({ ok: true });
+    expect(await send(events)).toEqual({ ok: true });
+    expect(await send(events.map(e => ({ ...e, clockOffsetMs: 40 })))).toEqual({ ok: true });
+    expect((await eventsOf(connection.db, [runId]))[runId]).toHaveLength(3);
+    const [, weighed] = events;
+    const forged = { ...event({ kind: "finished" }), id: weighed?.id ?? "" };
+    expect(await send([event({ kind: "noted", stepId: "s1", text: "new" }), forged])).toEqual({
+      ok: false,
+      conflicting: weighed?.id,
+    });
+    expect((await eventsOf(connection.db, [runId]))[runId]).toHaveLength(3);
+  });
+
+  test("two deliveries that cross keep one of each", async () => {
+    const { runId } = await begin();
+    const events = Array.from({ length: 20 }, (_, i) =>
+      event({ kind: "noted", stepId: "s1", text: `note ${i}` }),
+    );
+    await Promise.all(
+      [1, 2, 3].map(() => appendEvents(connection.db, { kitchenId: KITCHEN_ID, runId, events, now: NOW })),
+    );
+    expect((await eventsOf(connection.db, [runId]))[runId]).toHaveLength(21);
+  });
+
+  test("a finished run leaves the range and keeps its batch; undoing the finish brings it back", async () => {
+    const { runId, versionId, document } = await begin();
+    const state = fold(
+      (await eventsOf(connection.db, [runId]))[runId] ?? [],
+      document,
+      openKitchen(DEMO_KITCHEN),
+    );
+    const close = (finishedAt: Date | null) =>
+      closeRun(connection.db, {
+        kitchenId: KITCHEN_ID,
+        runId,
+        formulaVersionId: versionId,
+        baseG: document.base.massG,
+        finishedAt,
+        record: batchRecord(state),
+      });
+    await close(NOW);
+    expect((await liveRuns(connection.db, KITCHEN_ID)).map(r => r.id)).not.toContain(runId);
+    const [batch] = await batchesOf(connection.db, versionId);
+    expect(batch).toMatchObject({ runId, actualMl: null });
+    expect(batch?.plannedMl).toBeGreaterThan(1000);
+    await close(null);
+    expect((await findRun(connection.db, KITCHEN_ID, runId))?.finishedAt).toBeNull();
+    expect(await batchesOf(connection.db, versionId)).toEqual([]);
+  });
+
+  test("a stranger’s reading is refused by the database too", async () => {
+    const { runId } = await begin();
+    const failed = await appendEvents(connection.db, {
+      kitchenId: KITCHEN_ID,
+      runId,
+      events: [event({ kind: "finished" }, { personId: "nobody" })],
+      now: NOW,
+    }).catch(databaseCode);
+    expect(failed).toBe("ER_NO_REFERENCED_ROW_2");
+  });
+});

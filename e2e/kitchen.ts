@@ -1,0 +1,70 @@
+import { type Page, expect } from "@playwright/test";
+
+/** What a cook does on many screens. */
+export const STOCK = "Guinea-fowl brown stock";
+export const GLACE = "Guinea-fowl glace";
+
+/** Figures are set with special spaces; tests read them plain. */
+export const plain = (text: string): string => text.replace(/[\u00a0\u202f]/g, " ");
+
+export async function signAs(page: Page, name = "Tomas Reyhl"): Promise<void> {
+  await page.goto("/who");
+  await page.getByRole("button", { name }).click();
+  await expect(page.getByRole("navigation", { name: "Sections" })).toBeVisible();
+}
+
+export async function openFormula(page: Page, name: string): Promise<void> {
+  await page.goto("/bench");
+  await page.getByRole("link", { name }).click();
+  await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
+  // The page is alive once the worker has sent its first intervals.
+  await expect(page.getByRole("region", { name: "Formula" }).getByText(/±|–\d/).first()).toBeVisible();
+}
+
+/** Sets the base and waits until the formula is saved. */
+export async function setBase(page: Page, typed: string): Promise<void> {
+  await page.getByLabel(/^from /).fill(typed);
+  await page.getByLabel(/^from /).blur();
+  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+}
+
+/** Cooks a formula at a size and returns the id of the run. */
+export async function cook(page: Page, name: string, base: string, burner?: string): Promise<string> {
+  await openFormula(page, name);
+  await setBase(page, base);
+  if (burner) await page.getByLabel("On which burner").selectOption(burner);
+  await page.getByRole("button", { name: "Cook this" }).click();
+  await expect(page.getByText(/step 1 of/)).toBeVisible();
+  return page.url().split("/").at(-1) ?? "";
+}
+
+export const begin = (page: Page) => page.getByRole("button", { name: "Begin this step" }).click();
+export const done = (page: Page) =>
+  page.getByRole("button", { name: /It is there|This step is done/ }).click();
+
+/** Logs a reading through its panel. */
+export async function logReading(
+  page: Page,
+  kind: "weigh" | "dip" | "probe" | "jug" | "note",
+  typed: string,
+): Promise<void> {
+  await page.getByRole("button", { name: kind, exact: true }).click();
+  await page.getByRole("form").getByRole("textbox").first().fill(typed);
+  await page.getByRole("button", { name: "Log it" }).click();
+  await expect(page.getByRole("form")).toHaveCount(0);
+}
+
+export const allKept = (page: Page) => expect(page.getByText("all readings kept")).toBeVisible();
+
+/** Begins and ends every step that is left, then finishes the batch. */
+export async function cookThrough(page: Page): Promise<void> {
+  const finish = page.getByRole("button", { name: "Finish the batch" });
+  for (let i = 0; i < 40 && !(await finish.isVisible()); i++) {
+    const next = page.getByRole("button", { name: /Begin this step|It is there|This step is done/ });
+    const words = await page.getByRole("main").innerText();
+    await next.click();
+    await expect.poll(() => page.getByRole("main").innerText()).not.toBe(words);
+  }
+  await finish.click();
+  await expect(page.getByRole("heading", { name: /the batch$/ })).toBeVisible();
+}

@@ -1,0 +1,169 @@
+import { expect, test } from "@playwright/test";
+import { GLACE, STOCK, begin, cook, openFormula, setBase, signAs } from "./kitchen";
+
+test.describe("the Bench refuses nonsense kindly", () => {
+  test.beforeEach(async ({ page }) => {
+    await signAs(page);
+    await openFormula(page, STOCK);
+    await setBase(page, "6 kg");
+  });
+
+  for (const [typed, advice] of [
+    ["-3 kg", "cannot be negative"],
+    ["0", "must be"],
+    ["a lot", "not an amount"],
+    ["1,200", "can be read two ways"],
+    ["3 litres", "is a weight"],
+    ["5 stone", "is not a unit"],
+  ] as const)
+    test(`a base of “${typed}”`, async ({ page }) => {
+      const field = page.getByLabel(/^from /);
+      await field.fill(typed);
+      await expect(page.getByRole("alert").filter({ hasText: advice })).toBeVisible();
+      await field.blur();
+      await expect(field).toHaveValue(typed);
+      // The last good value stays in force.
+      await expect(page.getByRole("region", { name: "The line" })).toContainText(/6.000.g/);
+    });
+
+  test("an oven of 900 °C, and a pair that does not agree", async ({ page }) => {
+    await page.getByRole("button", { name: /Roast the/ }).click();
+    const oven = page.getByLabel("Oven");
+    await oven.fill("900");
+    await expect(page.getByRole("alert")).toContainText("between 60 and 300");
+    await oven.fill("385 F/190 C");
+    await expect(page.getByText(/6 °C apart/)).toBeVisible();
+  });
+
+  test("more bones than any pot holds: said in the row, and nothing to cook", async ({ page }) => {
+    await setBase(page, "60 kg");
+    await expect(page.getByRole("alert").filter({ hasText: "fits none of the pots" })).toBeVisible();
+    await expect(page.getByText("not reached yet").first()).toBeVisible();
+    await expect(page.getByRole("button", { name: "Cook this" })).toBeDisabled();
+    await setBase(page, "6 kg");
+    await expect(page.getByRole("button", { name: "Cook this" })).toBeEnabled();
+  });
+
+  test("a yield no pot can give", async ({ page }) => {
+    await page.getByRole("button", { name: "Scale" }).click();
+    await page.getByLabel("It must give").fill("400 l");
+    await page.getByRole("button", { name: "Scale to litres" }).click();
+    await expect(page.getByRole("alert")).toContainText("is the most");
+    await page.getByLabel("It must give").fill("10 l");
+    await page.getByRole("button", { name: "Scale to litres" }).click();
+    await expect(page.getByRole("region", { name: "Formula" })).toContainText(/10\.0.l/);
+    await setBase(page, "6 kg");
+  });
+
+  test("an amount nobody can weigh, a line taken out and put back", async ({ page }) => {
+    await page.getByRole("button", { name: /Brown the/ }).click();
+    await page.getByLabel("Amount of onion").fill("two handfuls");
+    await expect(page.getByRole("alert")).toContainText("not an amount");
+    await page.getByLabel("Amount of onion").fill("3 parts");
+    await expect(page.getByText("3 parts of the mirepoix")).toBeVisible();
+    await page.getByRole("button", { name: "Remove carrot" }).click();
+    await expect(page.getByLabel("Amount of carrot")).toHaveCount(0);
+    await page.getByRole("heading", { level: 1 }).click();
+    await page.keyboard.press("Control+z");
+    await expect(page.getByLabel("Amount of carrot")).toHaveCount(1);
+    await page.keyboard.press("Control+z");
+    await expect(page.getByText("2 parts of the mirepoix")).toBeVisible();
+    await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+  });
+});
+
+test("a reduction without by or to is asked about", async ({ page }) => {
+  await signAs(page);
+  await openFormula(page, GLACE);
+  await page
+    .getByRole("button", { name: /Reduce to a third/ })
+    .first()
+    .click();
+  await page.getByLabel("Reduce by or to").fill("a third");
+  await expect(page.getByRole("alert")).toContainText("by or to?");
+  await page.getByLabel("Reduce by or to").fill("by a third");
+  await expect(page.getByText("by a third (to two thirds)")).toBeVisible();
+  await page.getByLabel("Reduce by or to").fill("to a third");
+  await expect(page.getByText("to a third (by two thirds)")).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+});
+
+test("two cooks save at once: both versions are shown, nothing is overwritten", async ({ page, browser }) => {
+  await signAs(page, "Ilse Varga");
+  await openFormula(page, STOCK);
+  const other = await browser.newPage();
+  await signAs(other, "Petr Lind");
+  await openFormula(other, STOCK);
+  await setBase(other, "7.7 kg");
+  await page.getByLabel(/^from /).fill("6.6 kg");
+  const notice = page.getByRole("alert").filter({ hasText: "Petr Lind saved this formula" });
+  await expect(notice).toContainText(/6\.60.kg/);
+  await expect(notice).toContainText(/7\.70.kg/);
+  await page.getByRole("button", { name: "Keep mine" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+  await other.close();
+});
+
+test("the Stove refuses readings that cannot be", async ({ page }) => {
+  await signAs(page);
+  await cook(page, GLACE, "8 kg", "open-3");
+  await expect(page.getByRole("button", { name: "dip", exact: true })).toBeEnabled();
+  await begin(page);
+  await page.getByRole("button", { name: "weigh", exact: true }).click();
+  const field = page.getByRole("form").getByRole("textbox");
+  await field.fill("1200");
+  await expect(page.getByRole("alert")).toContainText("less than its own tare");
+  await expect(page.getByRole("button", { name: "Log it" })).toBeDisabled();
+  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "dip", exact: true }).click();
+  await field.fill("500");
+  await expect(page.getByRole("alert")).toContainText("above the rim");
+  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "jug", exact: true }).click();
+  await field.fill("3 kg");
+  await expect(page.getByRole("alert")).toContainText("litres or millilitres");
+});
+
+test("what is not here says so", async ({ page, request }) => {
+  await signAs(page);
+  for (const path of ["/bench/unicorn-stock", "/book/unicorn-card", "/stove/unicorn-run", "/nowhere"]) {
+    const response = await page.goto(path);
+    expect(response?.status(), path).toBe(404);
+    await expect(page.getByRole("heading", { level: 1 })).toHaveText("That is not here");
+  }
+  const events = await request.post("/api/runs/unicorn/events", { data: { events: [] } });
+  expect(events.status()).toBe(404);
+  expect(((await events.json()) as { problem: { code: string } }).problem.code).toBe("UNKNOWN_ID");
+});
+
+test("readings that arrive twice or twisted", async ({ page }) => {
+  await signAs(page);
+  const run = await cook(page, GLACE, "8 kg", "open-4");
+  const send = (events: unknown) => page.request.post(`/api/runs/${run}/events`, { data: { events } });
+  const reading = {
+    id: "01HZZZZZZZZZZZZZZZZZZZZZZ1",
+    at: new Date().toISOString(),
+    clockOffsetMs: 0,
+    personId: "noor",
+    payload: { kind: "weighed", stepId: "g1", netG: 7990 },
+  };
+  expect((await send([reading])).status()).toBe(200);
+  expect((await send([reading])).status()).toBe(200);
+  const twisted = await send([{ ...reading, payload: { ...reading.payload, netG: 1 } }]);
+  expect(twisted.status()).toBe(409);
+  expect(twisted.headers()["content-type"]).toContain("application/problem+json");
+  expect((await send([{ ...reading, id: "short" }])).status()).toBe(422);
+  expect((await send([{ ...reading, id: "01HZZZZZZZZZZZZZZZZZZZZZZ2", personId: "nobody" }])).status()).toBe(
+    422,
+  );
+});
+
+test("a wrong size of a card keeps what was typed", async ({ page }) => {
+  await signAs(page);
+  await page.goto("/book");
+  await page.getByRole("main").getByRole("link").first().click();
+  await page.getByLabel("for a batch from").fill("much");
+  await page.getByRole("button", { name: "Show this size" }).click();
+  await expect(page.getByRole("alert")).toContainText("not an amount");
+  await expect(page.getByLabel("for a batch from")).toHaveValue("much");
+});

@@ -1,0 +1,63 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { once } from "node:events";
+import { createServer } from "node:net";
+import { expect, test } from "@playwright/test";
+import { GLACE, begin, cook, logReading, signAs } from "./kitchen";
+
+const freePort = () =>
+  new Promise<number>(resolve => {
+    const probe = createServer().listen(0, "127.0.0.1", () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === "object" && address ? address.port : 0));
+    });
+  });
+
+async function serve(port: number): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ["server/index.js"], {
+    env: { ...process.env, NODE_ENV: "production", PORT: String(port), HOST: "127.0.0.1" },
+  });
+  await expect
+    .poll(() =>
+      fetch(`http://127.0.0.1:${port}/readyz`).then(
+        r => r.status,
+        () => 0,
+      ),
+    )
+    .toBe(200);
+  return child;
+}
+
+async function end(child: ChildProcess): Promise<void> {
+  const gone = once(child, "exit");
+  child.kill("SIGTERM");
+  await gone;
+}
+
+test("readings survive a reload, a dead server and its restart", async ({ browser }) => {
+  const port = await freePort();
+  let server = await serve(port);
+  const page = await browser.newPage({
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1024, height: 768 },
+  });
+  await signAs(page, "Noor Adeyi");
+  await cook(page, GLACE, "7 kg", "open-5");
+  await begin(page);
+  await logReading(page, "weigh", "11.6 kg");
+  await expect(page.getByText("all readings kept")).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/weighed 6.950/)).toBeVisible();
+
+  await end(server);
+  await logReading(page, "note", "the lights went out");
+  await expect(page.getByText(/1 waiting for the network/)).toBeVisible();
+  await expect(page.getByText("“the lights went out”")).toBeVisible();
+
+  server = await serve(port);
+  await expect(page.getByText("all readings kept")).toBeVisible({ timeout: 20_000 });
+  await page.reload();
+  await expect(page.getByText("“the lights went out”")).toBeVisible();
+  await expect(page.getByText(/weighed 6.950/)).toBeVisible();
+  await page.close();
+  await end(server);
+});

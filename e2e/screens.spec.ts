@@ -1,0 +1,111 @@
+import AxeBuilder from "@axe-core/playwright";
+import { type Page, expect, test } from "@playwright/test";
+import { GLACE, STOCK, begin, cook, cookThrough, openFormula, signAs } from "./kitchen";
+
+/** Nothing serious, nothing critical. */
+async function accessible(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const grave = violations.filter(v => v.impact === "serious" || v.impact === "critical");
+  expect(grave.map(v => `${what}: ${v.id} ${v.nodes.map(n => n.html.slice(0, 120)).join(" | ")}`)).toEqual(
+    [],
+  );
+}
+
+async function fits(page: Page, what: string): Promise<void> {
+  const over = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect(over, `${what} is wider than the screen`).toBeLessThanOrEqual(0);
+}
+
+test("every screen is accessible", async ({ page }) => {
+  await page.goto("/who");
+  await accessible(page, "who");
+  await signAs(page);
+  await page.goto("/bench");
+  await accessible(page, "formulas");
+  await openFormula(page, STOCK);
+  await accessible(page, "bench");
+  await page.getByRole("button", { name: /Brown the/ }).click();
+  await accessible(page, "bench, row open");
+  await page
+    .getByRole("button", { name: /kilograms in the pot/ })
+    .first()
+    .click();
+  await accessible(page, "a number taken apart");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Scale" }).click();
+  await accessible(page, "scale");
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("Control+k");
+  await expect(page.getByPlaceholder("Go to, or do …")).toBeVisible();
+  await accessible(page, "palette");
+  await page.keyboard.press("Escape");
+
+  await cook(page, GLACE, "8 kg", "open-6");
+  await begin(page);
+  await accessible(page, "stove");
+  await page.getByRole("button", { name: "weigh", exact: true }).click();
+  await accessible(page, "stove, weighing");
+  await page.goto("/");
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("On the fire");
+  await accessible(page, "range");
+  await page.goBack();
+  await cookThrough(page);
+  await accessible(page, "batch");
+  await page.getByRole("link", { name: "The card of this batch" }).click();
+  await expect(page.getByRole("article")).toBeVisible();
+  await accessible(page, "card");
+  await page.goto("/book");
+  await accessible(page, "book");
+});
+
+test("from 390 to 1600 px nothing is cut off", async ({ page }) => {
+  await signAs(page);
+  const run = await cook(page, STOCK, "6 kg", "open-7");
+  await page.goto("/book");
+  const card = await page.getByRole("main").getByRole("link").first().getAttribute("href");
+  for (const [width, height] of [
+    [390, 844],
+    [768, 1024],
+    [1024, 768],
+    [1280, 800],
+    [1600, 1000],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    for (const path of [
+      "/",
+      "/bench",
+      "/bench/guinea-fowl-brown-stock",
+      `/stove/${run}`,
+      "/book",
+      card ?? "/book",
+    ]) {
+      await page.goto(path);
+      await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+      await fits(page, `${path} at ${width}`);
+    }
+  }
+  // Wet fingers: the Stove's buttons are at least 56 px.
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.goto(`/stove/${run}`);
+  for (const button of await page.getByRole("main").getByRole("button").all()) {
+    const box = await button.boundingBox();
+    expect(box?.height ?? 0).toBeGreaterThanOrEqual(56);
+  }
+});
+
+test("no script of this page breaks its own rules", async ({ page }) => {
+  const complaints: string[] = [];
+  page.on("console", message => {
+    if (message.type() === "error") complaints.push(message.text());
+  });
+  page.on("pageerror", error => complaints.push(error.message));
+  await signAs(page);
+  await openFormula(page, STOCK);
+  await page.getByLabel(/^from /).fill("7 kg");
+  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+  await page.goto("/");
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  expect(complaints).toEqual([]);
+});

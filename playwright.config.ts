@@ -1,0 +1,28 @@
+import { defineConfig } from "@playwright/test";
+
+/** Run through `./hondaro test e2e`, which starts the application on a throw-away database and names it here. */
+export default defineConfig({
+  testDir: "e2e",
+  testMatch: "*.spec.ts",
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  // One kitchen, one range: the tests cook on it in turn.
+  workers: 1,
+  use: {
+    baseURL: process.env.HONDARO_URL,
+    viewport: { width: 1280, height: 800 },
+    locale: "en-GB",
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+});
