@@ -4,18 +4,63 @@ const TESTS = "[.](test|dbtest|spec)[.]tsx?$|^core/testing[.]ts$";
 
 module.exports = {
   forbidden: [
-    { name: "core-stays-pure", severity: "error", comment: "core/ imports nothing of ours outside core/, and from npm only pure libraries.", from: { path: "^core/", pathNot: TESTS }, to: { pathNot: [`^core/`, PURE_LIBRARIES] } },
-    { name: "data-knows-core-only", severity: "error", from: { path: "^data/", pathNot: "^data/testing/" }, to: { path: "^(app|server|demo|cli|e2e|speed)/" } },
-    { name: "screens-never-see-the-database", severity: "error", comment: "Only *.server.ts files, loaders and actions reach data/; a component module may import its types.", from: { path: "^app/", pathNot: "([.]server[.]tsx?$)|(^app/(root|frame)[.]tsx$)|(^app/(people/who|range/range|bench/formulas|bench/bench|book/book|book/card|stove/stove)[.]tsx$)|(^app/api/)|([.]dbtest[.]ts$)" }, to: { path: "^data/", dependencyTypesNot: ["type-only"] } },
-    { name: "nothing-imports-app", severity: "error", from: { pathNot: "^(app|server)/" }, to: { path: "^app/" } },
-    { name: "workers-use-core-only", severity: "error", from: { path: "^app/workers/.*[.]worker[.]ts$" }, to: { path: "^(app|data|server)/" } },
-    { name: "no-circles", severity: "error", from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
-    { name: "no-lost-imports", severity: "error", from: {}, to: { couldNotResolve: true, pathNot: "^(virtual:|\\./\\+types/)" } },
+    {
+      name: "core-stays-pure",
+      severity: "error",
+      comment: "core/ imports nothing of ours outside core/, and from npm only pure libraries.",
+      from: { path: "^core/", pathNot: TESTS },
+      to: { pathNot: [`^core/`, PURE_LIBRARIES] },
+    },
+    {
+      name: "data-knows-core-only",
+      severity: "error",
+      from: { path: "^data/", pathNot: "^data/testing/|[.]dbtest[.]ts$" },
+      to: { path: "^(app|server|demo|cli|e2e|speed)/" },
+    },
+    {
+      name: "screens-never-see-the-database",
+      severity: "error",
+      comment:
+        "Only *.server.ts files, loaders and actions reach data/; a component module may import its types.",
+      from: {
+        path: "^app/",
+        pathNot:
+          "([.]server[.]tsx?$)|(^app/(root|frame)[.]tsx$)|(^app/(people/who|range/range|bench/formulas|bench/bench|book/book|book/card|stove/stove)[.]tsx$)|(^app/api/)|([.]dbtest[.]ts$)",
+      },
+      to: { path: "^data/", dependencyTypesNot: ["type-only"] },
+    },
+    {
+      name: "nothing-imports-app",
+      severity: "error",
+      from: { pathNot: "^(app|server)/" },
+      to: { path: "^app/" },
+    },
+    {
+      name: "workers-use-core-only",
+      severity: "error",
+      from: { path: "^app/workers/.*[.]worker[.]ts$" },
+      to: { path: "^(app|data|server)/" },
+    },
+    {
+      name: "no-circles",
+      severity: "error",
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } },
+    },
+    {
+      name: "no-lost-imports",
+      severity: "error",
+      from: {},
+      to: { couldNotResolve: true, pathNot: "^(virtual:|\\./\\+types/)" },
+    },
   ],
   options: {
     doNotFollow: { path: "node_modules" },
     tsConfig: { fileName: "tsconfig.json" },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { conditionNames: ["import", "require", "node", "default", "types"], exportsFields: ["exports"] },
+    enhancedResolveOptions: {
+      conditionNames: ["import", "require", "node", "default", "types"],
+      exportsFields: ["exports"],
+    },
   },
 };

@@ -1,4 +1,4 @@
-import { BASIS_OF_MARK, type Basis, type Mark } from "./estimate";
+import type { Mark } from "./estimate";
 import { COOLING_FACTS } from "./cooling/facts";
 import { POT_FACTS } from "./pot/facts";
 import { REDUCTION_FACTS } from "./reduction/facts";
@@ -40,5 +40,3 @@ export const FACT_IDS = Object.keys(FACTS) as FactId[];
 export const NOMINAL_FACTS: FactValues = Object.fromEntries(
   FACT_IDS.map(id => [id, FACTS[id].value]),
 ) as Record<FactId, number>;
-
-export const basisOfFact = (id: FactId): Basis => BASIS_OF_MARK[FACTS[id].mark];

@@ -81,10 +81,6 @@ export class InvariantError extends Error {
   override readonly name = "InvariantError";
 }
 
-export function invariant(condition: unknown, message: string): asserts condition {
-  if (!condition) throw new InvariantError(message);
-}
-
 /** For places where a refusal has been ruled out already. Throws `InvariantError` otherwise. */
 export function valueOf<T>(result: Result<T>): T {
   if (result.ok) return result.value;

@@ -1,18 +1,8 @@
 export { type Connection, type Database, database, openDatabase } from "./connection";
 export { migrateDatabase } from "./migrate";
 export { type Person, insertKitchen, listPeople, loadKitchen, onlyKitchenId } from "./kitchens";
+export { findFormula, findVersion, insertFormula, listCooked, listFormulas, saveFormula } from "./formulas";
 export {
-  type SaveOutcome,
-  type StoredFormula,
-  findFormula,
-  findVersion,
-  insertFormula,
-  listCooked,
-  listFormulas,
-  saveFormula,
-} from "./formulas";
-export {
-  type StoredBatch,
   type StoredRun,
   appendEvents,
   batchesOf,

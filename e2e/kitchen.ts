@@ -15,7 +15,7 @@ export async function signAs(page: Page, name = "Tomas Reyhl"): Promise<void> {
 
 export async function openFormula(page: Page, name: string): Promise<void> {
   await page.goto("/bench");
-  await page.getByRole("link", { name }).click();
+  await page.getByRole("main").getByRole("link", { name }).click();
   await expect(page.getByRole("heading", { level: 1, name })).toBeVisible();
   // The page is alive once the worker has sent its first intervals.
   await expect(page.getByRole("region", { name: "Formula" }).getByText(/±|–\d/).first()).toBeVisible();

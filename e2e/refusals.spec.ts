@@ -28,7 +28,7 @@ test.describe("the Bench refuses nonsense kindly", () => {
 
   test("an oven of 900 °C, and a pair that does not agree", async ({ page }) => {
     await page.getByRole("button", { name: /Roast the/ }).click();
-    const oven = page.getByLabel("Oven");
+    const oven = page.getByLabel("Oven", { exact: true });
     await oven.fill("900");
     await expect(page.getByRole("alert")).toContainText("between 60 and 300");
     await oven.fill("385 F/190 C");

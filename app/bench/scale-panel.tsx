@@ -62,6 +62,7 @@ export function ScalePanel({
       <Popover.Trigger className={buttonClass("plain")}>Scale</Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label="Scale this batch"
           align="end"
           sideOffset={8}
           className="z-30 w-[min(26rem,calc(100vw-2rem))] rounded-xl border border-rule bg-enamel p-5 shadow-2xl"

@@ -117,7 +117,7 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             It takes {bandText(interval.durationS, 60, 0)} min; a forecast, not a timer.
           </p>
         )}
-        {kind.cautions.map(caution => (
+        {kind.cautions(step).map(caution => (
           <p key={caution} className="rounded-md bg-saffron-wash px-2.5 py-1.5 text-saffron-ink">
             ▲ {caution}
           </p>

@@ -260,7 +260,7 @@ function CardStep({
             </strong>
           )}
         </p>
-        {kind.cautions.map(caution => (
+        {kind.cautions(state.step).map(caution => (
           <p key={caution} className="text-sm text-saffron-ink">
             ▲ {caution}
           </p>
@@ -311,7 +311,7 @@ function Mark({ state, index }: { state: StateAfterStep; index: number }) {
         stick
         width={250}
         height={170}
-        gutter={58}
+        gutter={70}
         title={`Step ${index + 1}: ${vessel.name}, mark at ${printNumber(level ?? 0)} mm`}
       />
       <figcaption className="text-center text-sm">

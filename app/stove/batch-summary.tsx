@@ -32,7 +32,8 @@ export function BatchSummary({
         {demo && "demo kitchen · "}version {live.versionNumber} · begun by {live.run.startedBy}
         {record.finishedAt !== null &&
           `, finished ${dayOf(record.finishedAt, timeZone)} at ${clockTime(record.finishedAt, timeZone)}`}
-        {waiting > 0 && ` · ${waiting} readings wait for the network`}
+        {waiting > 0 &&
+          ` · ${waiting === 1 ? "1 reading waits" : `${waiting} readings wait`} for the network`}
       </p>
       <h1 className="text-3xl">{live.document.name}: the batch</h1>
       <div className="mt-5 grid gap-4 sm:grid-cols-3">

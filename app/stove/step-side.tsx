@@ -77,7 +77,7 @@ export function StepSide({
         </p>
       )}
       {progress.step.remark && <p className="italic">{progress.step.remark}</p>}
-      {kind.cautions.map(caution => (
+      {kind.cautions(progress.step).map(caution => (
         <p key={caution} className="rounded-lg border border-glow/60 px-3 py-2 text-sm text-glow">
           ▲ {caution}
         </p>

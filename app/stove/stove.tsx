@@ -66,44 +66,61 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
     log(progress?.status === "live" ? { kind: "step-done", stepId } : { kind: "step-begun", stepId });
   }, [log, progress?.status, stepId]);
   const commands = useMemo<ScreenCommand[]>(
-    () => [
-      {
-        id: "weigh",
-        label: "log a reading: weigh",
-        group: "This pot",
-        keys: "r",
-        shown: "r",
-        run: () => setPanel("weigh"),
-      },
-      {
-        id: "dip",
-        label: "dip the stick",
-        group: "This pot",
-        keys: "d",
-        shown: "d",
-        run: () => setPanel("dip"),
-      },
-      { id: "probe", label: "probe", group: "This pot", keys: "p", shown: "p", run: () => setPanel("probe") },
-      { id: "jug", label: "jug", group: "This pot", keys: "j", shown: "j", run: () => setPanel("jug") },
-      { id: "note", label: "note", group: "This pot", keys: "n", shown: "n", run: () => setPanel("note") },
-      {
-        id: "next",
-        label: "begin, or it is there",
-        group: "This pot",
-        keys: "Enter",
-        shown: "Enter",
-        run: next,
-      },
-      {
-        id: "undo",
-        label: "undo the last reading",
-        group: "This pot",
-        keys: "$mod+z",
-        shown: "Ctrl Z",
-        run: () => undo(),
-      },
-    ],
-    [next, undo],
+    () =>
+      state.finishedAt !== null
+        ? []
+        : [
+            {
+              id: "weigh",
+              label: "log a reading: weigh",
+              group: "This pot",
+              keys: "r",
+              shown: "r",
+              run: () => setPanel("weigh"),
+            },
+            {
+              id: "dip",
+              label: "dip the stick",
+              group: "This pot",
+              keys: "d",
+              shown: "d",
+              run: () => setPanel("dip"),
+            },
+            {
+              id: "probe",
+              label: "probe",
+              group: "This pot",
+              keys: "p",
+              shown: "p",
+              run: () => setPanel("probe"),
+            },
+            { id: "jug", label: "jug", group: "This pot", keys: "j", shown: "j", run: () => setPanel("jug") },
+            {
+              id: "note",
+              label: "note",
+              group: "This pot",
+              keys: "n",
+              shown: "n",
+              run: () => setPanel("note"),
+            },
+            {
+              id: "next",
+              label: "begin, or it is there",
+              group: "This pot",
+              keys: "Enter",
+              shown: "Enter",
+              run: next,
+            },
+            {
+              id: "undo",
+              label: "undo the last reading",
+              group: "This pot",
+              keys: "$mod+z",
+              shown: "Ctrl Z",
+              run: () => undo(),
+            },
+          ],
+    [next, state.finishedAt, undo],
   );
   useCommands(commands);
 
@@ -137,7 +154,7 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
         <Link to="/" className="flex min-h-14 items-center font-bold whitespace-nowrap hover:text-ember">
           ← Range
         </Link>
-        <nav aria-label="Other pots" className="flex gap-3 overflow-x-auto">
+        <nav aria-label="Other pots" className="flex min-w-0 gap-3 overflow-x-auto">
           {others.map(other => (
             <MiniPot key={other.run.id} live={other} kitchen={kitchen} now={now} />
           ))}

@@ -1,6 +1,16 @@
 import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
-import { type ReactNode, createContext, useCallback, useContext, useEffect, useMemo, useState } from "react";
+import {
+  type ReactNode,
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import { tinykeys } from "tinykeys";
 
 /** Something a screen can do: in the palette, by its key, and on the page of keys. */
@@ -31,10 +41,30 @@ const typing = (event: Event): boolean => {
   );
 };
 
+/** Enter on a button or a link presses that, whatever else Enter does on the screen. */
+const presses = (event: Event, keys: string): boolean =>
+  keys === "Enter" &&
+  event.target instanceof Element &&
+  event.target.closest("button, a, summary, [role=button]") !== null;
+
 /** Puts a screen's commands into the palette, the keyboard and the page of keys while the screen is open. */
 export function useCommands(commands: readonly ScreenCommand[]): void {
   const context = useContext(CommandsContext);
-  useEffect(() => context?.register(commands), [context, commands]);
+  // A key pressed right after a change must meet the screen as it is now, not as it was registered.
+  const latest = useRef(commands);
+  useLayoutEffect(() => {
+    latest.current = commands;
+  }, [commands]);
+  useEffect(
+    () =>
+      context?.register(
+        commands.map(command => ({
+          ...command,
+          ...(command.run && { run: () => latest.current.find(c => c.id === command.id)?.run?.() }),
+        })),
+      ),
+    [context, commands],
+  );
 }
 
 export function usePalette(): () => void {
@@ -67,6 +97,7 @@ export function CommandProvider({ children }: { children: ReactNode }) {
     for (const command of commands)
       if (command.keys && command.run)
         bindings[command.keys] = event => {
+          if (presses(event, command.keys ?? "")) return;
           // Undo belongs to the field while somebody types in it; single letters belong to the text.
           if (typing(event) || document.querySelector("[role=dialog]")) return;
           event.preventDefault();

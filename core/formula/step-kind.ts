@@ -86,7 +86,7 @@ export interface StepKind<S extends { kind: string }> {
   readonly detail: (step: S) => string;
   /** How a cook sees that it is there. */
   readonly cue: string;
-  readonly cautions: readonly string[];
+  readonly cautions: (step: S) => readonly string[];
   /** Where the pot is meanwhile. */
   readonly place: "fire" | "oven" | "bench" | "cold";
   /** Whether the end is a level or mass (true) or a time (false). */

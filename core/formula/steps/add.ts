@@ -17,7 +17,7 @@ export const add = defineStep({
   title: (_step, names) => (names.length ? `Add ${names.join(", ")}` : "Add"),
   detail: () => "as it is",
   cue: "all in, evenly spread",
-  cautions: [],
+  cautions: () => [],
   place: "fire",
   endsAtMark: false,
   apply: context => {

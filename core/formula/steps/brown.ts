@@ -19,7 +19,7 @@ export const brown = defineStep({
     names.length > 2 ? "Brown the mirepoix" : names.length ? `Brown the ${names.join(", ")}` : "Brown",
   detail: () => "in the fat of the tray, stirred",
   cue: "brown at the edges, sweet smell, the fond loose under the spoon",
-  cautions: ["Extraction on; smoking fat is too hot."],
+  cautions: () => ["Extraction on; smoking fat is too hot."],
   place: "fire",
   endsAtMark: false,
   apply: context => {

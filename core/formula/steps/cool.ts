@@ -25,7 +25,7 @@ export const cool = defineStep({
   title: step => `Cool to ${step.toC} °C`,
   detail: step => WHERE[step.method],
   cue: "probe in the middle, stirred",
-  cautions: [
+  cautions: () => [
     "This kitchen’s limits: 57 to 21 °C within 2 h, to 5 °C within 6 h in all. Log it; follow your local food code.",
   ],
   place: "cold",

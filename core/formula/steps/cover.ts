@@ -29,7 +29,7 @@ export const cover = defineStep({
   detail: step =>
     `${step.depthMm ? `${step.depthMm} mm over the bones` : "barely cover"}${step.countFond ? ", fond water counts" : ""}`,
   cue: "the bones just out of sight, cold water, nothing floating free",
-  cautions: ["Heavy pot: fill it where it will stand."],
+  cautions: () => ["Heavy pot: fill it where it will stand."],
   place: "fire",
   endsAtMark: true,
   apply: context => {

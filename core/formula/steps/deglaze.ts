@@ -15,7 +15,7 @@ export const deglaze = defineStep({
   title: () => "Deglaze the trays",
   detail: () => "scrape; this liquid counts as wetting",
   cue: "nothing brown left on the metal",
-  cautions: ["Steam rises at once: pour slowly, face away."],
+  cautions: () => ["Steam rises at once: pour slowly, face away."],
   place: "fire",
   endsAtMark: false,
   apply: context => {

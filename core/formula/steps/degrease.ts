@@ -23,7 +23,8 @@ export const degrease = defineStep({
   detail: step =>
     step.method === "chilled" ? "in one piece, once it has set" : "ladle or tipped tray; keep it for frying",
   cue: "no more than a few eyes of fat on the surface",
-  cautions: ["Hot fat: tip away from yourself, into metal, never into water."],
+  cautions: step =>
+    step.method === "ladle" ? ["Hot fat: tip away from yourself, into metal, never into water."] : [],
   place: "bench",
   endsAtMark: false,
   apply: context => {

@@ -19,7 +19,7 @@ export const note = defineStep({
   title: step => step.text,
   detail: () => "",
   cue: "",
-  cautions: [],
+  cautions: () => [],
   place: "bench",
   endsAtMark: false,
   apply: context =>

@@ -25,7 +25,7 @@ export const roast = defineStep({
   title: (_step, names) => (names.length ? `Roast the ${names.join(", ")}` : "Roast"),
   detail: step => `${step.ovenC} °C, turn half-way`,
   cue: "even deep brown, no black edges; the tray smells of roast, not of smoke",
-  cautions: [
+  cautions: () => [
     "Hot handles and tray edges: keep a cloth on them until they are cold.",
     "Fat in the tray can flare in a dirty oven; open the door facing away.",
   ],

@@ -39,7 +39,7 @@ export const simmer = defineStep({
   title: () => "Simmer, barely moving",
   detail: step => `${step.holdC} °C for ${printHours(step.durationMin)}, ${WITH_LID[step.lid]}, skim`,
   cue: "a bubble now and then, scum drawn to one side, the liquor clear on a spoon",
-  cautions: ["No open flame unwatched; a forecast or a timer of this program is not a safety device."],
+  cautions: () => ["No open flame unwatched; a forecast or a timer of this program is not a safety device."],
   place: "fire",
   endsAtMark: false,
   apply: context => {

@@ -24,7 +24,7 @@ export const strain = defineStep({
   title: step => (step.press ? "Strain and press" : "Strain and let drip"),
   detail: step => (step.press ? "through the chinois, pressed" : "through the chinois, drained, not pressed"),
   cue: "the drip slows to single drops",
-  cautions: ["Heavy and hot: two people or a ladle; never lift a full pot alone."],
+  cautions: () => ["Heavy and hot: two people or a ladle; never lift a full pot alone."],
   place: "bench",
   endsAtMark: false,
   apply: context => {

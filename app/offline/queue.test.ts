@@ -1,0 +1,53 @@
+import "fake-indexeddb/auto";
+import { beforeEach, describe, expect, test } from "vitest";
+import type { RunEvent } from "~/core/run";
+import { deliver, dequeue, enqueue, pendingOf } from "./queue";
+
+const reading = (n: number): RunEvent => ({
+  id: `01HZZZZZZZZZZZZZZZZZZZZZZ${n}`,
+  at: "2026-11-23T08:00:00.000Z",
+  clockOffsetMs: 0,
+  personId: "noor",
+  payload: { kind: "weighed", stepId: "s1", netG: n },
+});
+const answer = (status: number, body: unknown) => () =>
+  Promise.resolve(new Response(JSON.stringify(body), { status }));
+
+beforeEach(async () => {
+  for (const run of ["a", "b"]) await dequeue((await pendingOf(run)).map(e => e.id));
+});
+
+describe("readings on their way to the server", () => {
+  test("wait in order, each run for itself", async () => {
+    await enqueue("a", reading(2));
+    await enqueue("a", reading(1));
+    await enqueue("b", reading(3));
+    expect((await pendingOf("a")).map(e => e.id.at(-1))).toEqual(["1", "2"]);
+    expect(await pendingOf("b")).toHaveLength(1);
+  });
+  test("leave the queue only when the server has them", async () => {
+    await enqueue("a", reading(1));
+    expect(await deliver("a", answer(503, {}))).toEqual({ kind: "unreachable" });
+    expect(await deliver("a", () => Promise.reject(new TypeError("no network")))).toEqual({
+      kind: "unreachable",
+    });
+    expect(await pendingOf("a")).toHaveLength(1);
+    expect(await deliver("a", answer(200, { ok: true, serverNow: 5 }))).toEqual({
+      kind: "delivered",
+      serverNow: 5,
+    });
+    expect(await pendingOf("a")).toEqual([]);
+  });
+  test("refused ones stay, with the server’s reason", async () => {
+    await enqueue("a", reading(1));
+    expect(await deliver("a", answer(409, { detail: "It says something else." }))).toEqual({
+      kind: "refused",
+      message: "It says something else.",
+    });
+    expect(await pendingOf("a")).toHaveLength(1);
+  });
+  test("too many at once is no refusal: they are sent again later", async () => {
+    await enqueue("a", reading(1));
+    expect(await deliver("a", answer(429, {}))).toEqual({ kind: "unreachable" });
+  });
+});
