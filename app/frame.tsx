@@ -94,7 +94,7 @@ function Header({ person, kitchen }: Pick<Route.ComponentProps["loaderData"], "p
   const { pathname, search } = useLocation();
   return (
     <header className="no-print flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-2 sm:px-6">
-      <Link to="/" aria-label="Hondaro, to the Range">
+      <Link to="/" aria-label="Hondaro, to the Range" className="flex">
         <Wordmark small />
       </Link>
       <nav aria-label="Sections" className="flex gap-1 sm:gap-2">

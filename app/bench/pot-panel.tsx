@@ -13,7 +13,7 @@ import { printKilograms, printLength, printNumber, g } from "~/core/quantity";
 import { type Vessel, geometryOfVessel } from "~/core/vessel";
 import { bandText } from "../text/format";
 import { Ask } from "../ui/ask";
-import { type GhostLevel, PotSection } from "../ui/pot-section";
+import { type GhostLevel, PotSection, snugHeight } from "../ui/pot-section";
 
 /** Fat on top is a little lighter than water, g/ml. */
 const FAT_DENSITY = 0.9;
@@ -100,7 +100,7 @@ export function PotPanel({ walked, selected, intervals, document }: PotPanelProp
             }
             stick={state.vessel.use !== "tray"}
             width={352}
-            height={state.vessel.use === "tray" ? 150 : 318}
+            height={snugHeight(state.vessel, 352, 318, 80)}
             gutter={80}
             title={`${state.vessel.name} in section after step ${index + 1}${state.levelMm === null ? "" : `: the liquor stands ${printNumber(state.levelMm)} mm high`}`}
           />

@@ -29,7 +29,7 @@ import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { bandText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
-import { PotSection } from "../ui/pot-section";
+import { PotSection, snugHeight } from "../ui/pot-section";
 import { readMass } from "../ui/read";
 import { vesselInWords } from "../bench/pot-panel";
 
@@ -71,6 +71,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
   const walked = walk(document, openKitchen(kitchen));
   const label = labelOf(walked);
   const last = intervals.at(-1);
+  const yieldBand = bandText(last?.volumeMl, 1000, walked.finishedMl < 2000 ? 2 : 1);
   const marked = walked.states
     .map((state, index) => ({ state, index }))
     .filter(
@@ -117,7 +118,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               {printKilograms(g(document.base.massG))}{" "}
               <span className="text-base font-normal">{document.base.name}</span>
             </Figure>
-            <Figure label="gives" band={`${bandText(last?.volumeMl, 1000, 1)} l`}>
+            <Figure label="gives" band={yieldBand && `${yieldBand} l`}>
               {printVolume(walked.finishedMl)}
             </Figure>
             <Figure label="in" band={durationBandText(last?.clockS)}>
@@ -143,7 +144,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
         {marked.length > 0 && (
           <section className="keep mt-5 border-t border-rule pt-4">
             <h2 className="text-lg">Marks</h2>
-            <div className="mt-2 grid grid-cols-2 gap-6 lg:grid-cols-3 print:grid-cols-3">
+            <div className="mt-2 grid grid-cols-2 items-end gap-6 lg:grid-cols-3 print:grid-cols-3">
               {marked.map(
                 ({ state, index }) =>
                   state.vessel && <Mark key={state.step.id} state={state} index={index} />,
@@ -310,7 +311,7 @@ function Mark({ state, index }: { state: StateAfterStep; index: number }) {
         mark={level === null ? null : { levelMm: level, label: `${printNumber(level)} mm` }}
         stick
         width={250}
-        height={170}
+        height={snugHeight(vessel, 250, 170, 70)}
         gutter={70}
         title={`Step ${index + 1}: ${vessel.name}, mark at ${printNumber(level ?? 0)} mm`}
       />

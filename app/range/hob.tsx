@@ -185,7 +185,7 @@ function PotFromAbove({
         <text
           x={x}
           y={y + size * 0.45}
-          fontSize={size * 1.35}
+          fontSize={size * 1.22}
           fontWeight={650}
           fontFamily="var(--font-display)"
         >

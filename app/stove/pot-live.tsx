@@ -2,14 +2,15 @@ import type { ReactNode } from "react";
 import { printKilograms, printLength, printMass, printNumber } from "~/core/quantity";
 import type { PotNow } from "../range/pot-now";
 import { minutesLeft, momentOf } from "../text/format";
-import { PotSection, placePot } from "../ui/pot-section";
+import { PotSection, placePot, snugHeight } from "../ui/pot-section";
 import { useWidth } from "../ui/use-size";
 
 /** Tallest drawing, px; low vessels take less. */
 const TALLEST = 440;
 const TALLEST_NARROW = 300;
 const TALLEST_BESIDE_PANEL = 250;
-const HEADROOM = 70;
+/** Room for the words beside a very low vessel, px. */
+const LEAST_HEIGHT = 170;
 const NARROW = 520;
 const LEAST_GAP = 50;
 
@@ -41,8 +42,7 @@ export function PotLive({
       </div>
     );
   const tallest = compact ? TALLEST_BESIDE_PANEL : narrow ? TALLEST_NARROW : TALLEST;
-  const natural = placePot(vessel, width, tallest, gutter);
-  const height = Math.min(tallest, Math.max(150, natural.heightMm * natural.scale + HEADROOM));
+  const height = Math.max(LEAST_HEIGHT, snugHeight(vessel, width, tallest, gutter));
   const place = placePot(vessel, width, height, gutter);
   const wall = place.half(place.heightMm);
   const moving = progress.status === "live" && pot.nowMm !== null;

@@ -52,6 +52,12 @@ export function placePot(vessel: Vessel, width: number, height: number, gutter: 
   };
 }
 
+/** Height that just holds the vessel and its stick when it is drawn this wide; at most `tallest`. */
+export function snugHeight(vessel: Vessel, width: number, tallest: number, gutter: number): number {
+  const { heightMm, scale } = placePot(vessel, width, tallest, gutter);
+  return Math.min(tallest, heightMm * scale + 44);
+}
+
 /**
  * The signature drawing: a true-to-scale section of the vessel with its liquid, the levels of earlier steps, the
  * mark for the dip-stick, fat and solids.

@@ -33,6 +33,12 @@ export interface TraceChartProps {
 
 const HOUR = 3600;
 
+/** The axis ends on a whole hour, or on a tenth for what is shorter than one. */
+function lastHour(...points: (readonly TracedPoint[])[]): number {
+  const hours = Math.max(...points.map(list => list.at(-1)?.atS ?? 0)) / HOUR;
+  return hours > 1 ? Math.ceil(hours) : Math.max(0.1, Math.ceil(hours * 10) / 10);
+}
+
 /** One quantity along the line: planned as a line in its band, measured as points. The numbers stand below in words. */
 export function TraceChart({
   planned,
@@ -105,14 +111,14 @@ export function TraceChart({
               x: {
                 type: "linear",
                 min: 0,
-                max: Math.max(planned.at(-1)?.atS ?? 0, measured.at(-1)?.atS ?? 0) / HOUR || 1,
+                max: lastHour(planned, measured),
                 grid: { display: false },
                 border: { color: grid },
                 ticks: {
                   color: ink,
                   font: { family: "Atkinson Hyperlegible Next Variable", size: 12 },
                   maxRotation: 0,
-                  callback: value => `${Number(value)} h`,
+                  callback: value => `${printNumber(Number(value), Number(value) % 1 ? 1 : 0)} h`,
                 },
               },
               y: {

@@ -1,4 +1,4 @@
-/** How fast a bath takes heat. Source: docs/models.md "Cooling", table I.2. */
+/** How fast a bath takes heat. Source: docs/models.md "Cooling". */
 const OURS = "our estimate";
 
 export const COOLING_FACTS = {

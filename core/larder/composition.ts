@@ -65,7 +65,7 @@ export const SUM_LIMITS = { min: 97, max: 103 } as const;
  * @param input g per 100 g, each 0–103
  * @returns g per 100 g, summing to 100 within 1e-12
  * @errors SUM_NOT_100 · SUBSET_TOO_BIG (collagen over protein, volatile acid over acid)
- * Source: docs/models.md "Composition", rule A.2.
+ * Source: docs/models.md "Composition".
  * @example normaliseComposition({ ...stock, sums: 98.7 }) // other + 1.3
  */
 export function normaliseComposition(input: Composition): Result<Composition> {

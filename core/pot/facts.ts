@@ -1,4 +1,4 @@
-/** Default parameters of the mass balance. Source: docs/models.md "Mass balance", table A.3. */
+/** Default parameters of the mass balance. Source: docs/models.md "Mass balance". */
 const OURS = "our estimate, to be sharpened by the kitchen’s own weighings";
 
 export const POT_FACTS = {

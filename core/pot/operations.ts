@@ -43,7 +43,7 @@ function mixTemperature(pot: PotState, added: Pools, addedC: Celsius): Celsius {
  *
  * @param mass g ≥ 0, edible part
  * @errors NEGATIVE · NOT_FINITE · SUM_NOT_100 · SUBSET_TOO_BIG
- * Source: docs/models.md "Mass balance", A.3 `add`.
+ * Source: docs/models.md "Mass balance".
  */
 export function addIngredient(
   pot: PotState,
@@ -99,7 +99,7 @@ function addPoolsTo(
  *
  * @param amounts g, each ≥ 0 and not more than the liquor holds
  * @errors NOT_ENOUGH names the pool
- * Source: A.3 `evaporate`.
+ * Source: docs/models.md "Mass balance".
  */
 export function evaporate(
   pot: PotState,
@@ -147,7 +147,7 @@ export function dryPart(pot: PotState, partId: string, mass: Grams): PotState {
   return { ...pot, solids, exits: leave(pot, "vapour", gone) };
 }
 
-/** Moves mass from one solid part into the liquor; amounts are clipped to what the part holds. Source: A.3 `extract`. */
+/** Moves mass from one solid part into the liquor; amounts are clipped to what the part holds. Source: docs/models.md "Mass balance". */
 export function extract(pot: PotState, partId: string, amounts: Partial<Pools>): PotState {
   let moved = NO_POOLS;
   const solids = pot.solids.map(part => {
@@ -167,7 +167,7 @@ export function extract(pot: PotState, partId: string, amounts: Partial<Pools>):
  * @param share share of the floating fat taken, 0–1
  * @param carry g of liquor carried per g of fat
  * @errors FRACTION
- * Source: A.3 `skimFat`.
+ * Source: docs/models.md "Mass balance".
  * @example 5 kg stock with 120 g fat, share 0.9, carry 0.15 → 12 g fat left, 124.2 g skimmed
  */
 export function skimFat(pot: PotState, share: number, carry: number): Result<PotState> {
@@ -209,7 +209,7 @@ export function holdBack(kind: SolidKind, facts: FactValues): number {
  *
  * @param hold  g of liquor held per g of wet solids, by kind
  * @param cling share of the floating fat that stays on the solids, 0–1
- * Source: A.3 `strain`.
+ * Source: docs/models.md "Mass balance".
  * @example 5 kg stock + 3 kg solids, hold 0.10 → 4.7 kg liquor, 3.3 kg strained out
  */
 export function strain(pot: PotState, hold: (kind: SolidKind) => number, cling: number): PotState {
@@ -226,7 +226,7 @@ export function strain(pot: PotState, hold: (kind: SolidKind) => number, cling: 
   };
 }
 
-/** Pours liquor off. @errors NOT_ENOUGH. Source: A.3 `pour`. */
+/** Pours liquor off. @errors NOT_ENOUGH. Source: docs/models.md "Mass balance". */
 export function pour(pot: PotState, mass: Grams): Result<PotState> {
   const problems = checkNumber(mass, "massG", "The poured weight");
   if (problems.length) return refuse(...problems);
