@@ -16,9 +16,10 @@ const PDFTOTEXT = ["/usr/bin/pdftotext"];
 const WHOLE_CHECKS = [
   ["formatting", "check:format"],
   ["lint", "check:lint"],
+  // Types first: they write the route types the next two look for.
+  ["types", "check:types"],
   ["rings", "check:rings"],
   ["unused code", "check:unused"],
-  ["types", "check:types"],
 ];
 
 const tally = { passed: 0, failed: 0, skipped: 0 };

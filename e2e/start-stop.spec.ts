@@ -1,10 +1,13 @@
-import { execFileSync, spawn } from "node:child_process";
+import { execFile, spawn } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
+import { promisify } from "node:util";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 
+/** Awaited, never blocking: a blocked parent would keep its ended children as zombies. */
+const run = promisify(execFile);
 const env = { ...process.env, DATABASE_URL: "" };
 
 const freePort = () =>
@@ -41,10 +44,8 @@ test("start sets everything up, a second start is quick and changes nothing, sto
   expect(page.headers.get("x-content-type-options")).toBe("nosniff");
   expect(page.headers.get("x-frame-options")).toBe("DENY");
 
-  expect(execFileSync("./hondaro", command, { env, encoding: "utf8" })).toContain("running already");
-  expect(execFileSync("./hondaro", ["stop", "--data", folder], { env, encoding: "utf8" })).toContain(
-    "has stopped",
-  );
+  expect((await run("./hondaro", command, { env })).stdout).toContain("running already");
+  expect((await run("./hondaro", ["stop", "--data", folder], { env })).stdout).toContain("has stopped");
   expect(await health()).toBe("nobody there");
 
   const second = await begin();
@@ -52,7 +53,7 @@ test("start sets everything up, a second start is quick and changes nothing, sto
   second.child.kill("SIGINT");
   await new Promise(resolve => second.child.on("exit", resolve));
   expect(await health()).toBe("nobody there");
-  expect(execFileSync("./hondaro", ["stop", "--data", folder], { env, encoding: "utf8" })).toContain(
+  expect((await run("./hondaro", ["stop", "--data", folder], { env })).stdout).toContain(
     "Nothing of Hondaro is running",
   );
   rmSync(folder, { recursive: true, force: true });

@@ -76,7 +76,7 @@ export function PotLive({
   };
 
   return (
-    <div ref={ref} className="relative min-w-0 self-center">
+    <div ref={ref} className="relative min-w-0 self-center overflow-hidden">
       <PotSection
         vessel={vessel}
         levelMm={pot.nowMm}

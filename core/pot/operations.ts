@@ -20,6 +20,9 @@ import { type PotState, type SolidPart, leave, liquorMass, potMass } from "./pot
 /** How much more than there is may be asked for before it is refused: rounding noise only. */
 const SLACK = 1e-9;
 
+/** Less than a microgram is nothing: no scale, no volume, no heat. */
+const LEAST_MASS_G = 1e-6;
+
 const notEnough = (field: string, wanted: number, available: number, what: string): Problem => ({
   code: "NOT_ENOUGH",
   field,
@@ -55,7 +58,7 @@ export function addIngredient(
   if (problems.length) return refuse(...problems);
   const composition = normaliseComposition(ingredient.composition);
   if (!composition.ok) return composition;
-  if (mass === 0) return ok(pot);
+  if (mass < LEAST_MASS_G) return ok(pot);
   return ok(addPoolsTo(pot, ingredient, poolsOf(composition.value, mass), mass, options));
 }
 

@@ -92,6 +92,8 @@ export const MOST_TIME_S = s(48 * 3600);
 const ETHANOL_HEAT_J_PER_G = 840;
 /** Water below this share of its start, with the goal still away, means a dry pan. */
 const DRY_SHARE = 0.02;
+/** Less than a microgram of water is none. */
+const LEAST_WATER_G = 1e-6;
 const FOAM_FILL = 0.4;
 const THIN_LAYER_MM = 4;
 
@@ -241,7 +243,7 @@ export function simulateToGoal(input: SimulationInput): Result<Simulation> {
 
 function checkStart(input: SimulationInput): Problem | null {
   const { liquor, goal, drive, vessel } = input;
-  if (!(liquor.water > 0))
+  if (!(liquor.water > LEAST_WATER_G))
     return { code: "NO_WATER", field: "liquor", message: "There is no water in this pot to boil off." };
   const level = vessel.levelOf(ml(volumeMlOf(liquor, input.temperatureC) + input.displacedMl), "vessel");
   if (!level.ok) return level.problems[0] ?? null;
