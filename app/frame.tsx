@@ -7,9 +7,9 @@ import type { Route } from "./+types/frame";
 import { kitchenOf } from "./kitchen.server";
 import { requirePerson } from "./people/person.server";
 import { foldLive, loadLiveRuns } from "./range/live-run.server";
-import { forecastOf } from "~/core/run";
+import { UNKNOWN_BAND, forecastOf } from "~/core/run";
 import { kindOf } from "~/core/formula";
-import { momentOf } from "./text/format";
+import { betweenTimes, momentOf } from "./text/format";
 import { CommandProvider, Key, type ScreenCommand, useCommands, usePalette } from "./ui/commands";
 import { Wordmark } from "./ui/wordmark";
 
@@ -23,9 +23,9 @@ export async function loader({ context, request }: Route.LoaderArgs) {
   const onFire = (await loadLiveRuns(kitchen)).map(live => {
     const state = foldLive(live, kitchen);
     const step = state.steps[state.current];
-    const forecast = forecastOf(state, now, i => live.bands[i] ?? { lo: 1, hi: null });
+    const forecast = forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
     const words = forecast
-      ? `${momentOf(forecast.endsAt, now, kitchen.timeZone)} (${momentOf(forecast.earliest, now, kitchen.timeZone)}–${forecast.latest === null ? "open" : momentOf(forecast.latest, now, kitchen.timeZone)})`
+      ? `${momentOf(forecast.endsAt, now, kitchen.timeZone)} (${betweenTimes(forecast, now, kitchen.timeZone)})`
       : "waits for a cook";
     return {
       id: live.run.id,

@@ -107,9 +107,10 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             >
               {printLength(state.mark.markMm)}
             </Ask>{" "}
-            on the stick ({printLength(state.mark.belowStartMm)} below the start), or when {state.vessel.name}{" "}
-            shows <strong>{printMass(grossTarget(g(state.vessel.tareG), state.massG))}</strong> on the scale (
-            {printKilograms(state.massG)} and the tare).
+            {bandText(interval?.markMm, 1, 0)} on the stick, {printLength(state.mark.belowStartMm)} below the
+            start, or when {state.vessel.name} shows{" "}
+            <strong>{printMass(grossTarget(g(state.vessel.tareG), state.massG))}</strong> on the scale (
+            {printKilograms(state.massG)} {bandText(interval?.massG, 1000, 2)} and the tare).
           </p>
         )}
         {interval && interval.durationS.lo !== interval.durationS.hi && (

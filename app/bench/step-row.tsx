@@ -103,15 +103,25 @@ export function StepRow({
           ))}
         </div>
         <div className="col-start-2 pb-2 pl-3 lg:col-start-auto lg:px-4 lg:py-2.5">
-          {state && <Amounts state={state} index={index} face={face} />}
+          {state && <Amounts state={state} index={index} face={face} interval={interval} />}
         </div>
         {state ? (
           <>
             <p className="col-start-2 flex flex-wrap gap-x-4 pb-2.5 pl-3 text-sm text-faded lg:hidden">
-              <span>{printNumber(state.massG / 1000, 2)} kg in pot</span>
-              {state.volumeMl !== null && <span>{printNumber(state.volumeMl / 1000, 2)} l</span>}
-              <span>{printNumber(state.temperatureC)} °C</span>
-              <span>{elapsedClock(state.clockS)}</span>
+              <span>
+                {printNumber(state.massG / 1000, 2)} kg in pot {bandText(interval?.massG, 1000, 1)}
+              </span>
+              {state.volumeMl !== null && (
+                <span>
+                  {printNumber(state.volumeMl / 1000, 2)} l {bandText(interval?.volumeMl, 1000, 1)}
+                </span>
+              )}
+              <span>
+                {printNumber(state.temperatureC)} °C {bandText(interval?.temperatureC, 1, 0)}
+              </span>
+              <span>
+                {elapsedClock(state.clockS)} {clockBandText(interval?.clockS)}
+              </span>
             </p>
             <Thread
               className="hidden py-2.5 lg:row-span-2 lg:block"
@@ -214,8 +224,26 @@ function Figure({
   );
 }
 
+/** The band of an amount nobody typed, in the unit that reads best. */
+const gramsBand = (band: Band | undefined): string => {
+  if (!band) return "";
+  const large = band.value >= 2000;
+  const text = bandText(band, large ? 1000 : 1, large ? 1 : 0);
+  return text && `${text} ${large ? "kg" : "g"}`;
+};
+
 /** What goes in, line by line, and what the sums put in or take out. */
-function Amounts({ state, index, face }: { state: StateAfterStep; index: number; face: Face }) {
+function Amounts({
+  state,
+  index,
+  face,
+  interval,
+}: {
+  state: StateAfterStep;
+  index: number;
+  face: Face;
+  interval: StepIntervals | undefined;
+}) {
   return (
     <dl className="text-sm leading-5">
       {state.lines.map(line => (
@@ -248,7 +276,10 @@ function Amounts({ state, index, face }: { state: StateAfterStep; index: number;
       ))}
       {state.computed.map(computed => (
         <div key={computed.what} className="flex items-baseline justify-between gap-2 text-faded">
-          <dt>{computed.what}</dt>
+          <dt className="min-w-0">
+            {computed.what}{" "}
+            <span className="text-xs whitespace-nowrap">{gramsBand(interval?.computedG[computed.what])}</span>
+          </dt>
           <dd className="whitespace-nowrap">
             <Ask
               of={{ ask: "computed", step: index, what: computed.what }}

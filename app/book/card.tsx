@@ -2,6 +2,7 @@ import { Printer } from "lucide-react";
 import { Form, data } from "react-router";
 import {
   type StateAfterStep,
+  type StepIntervals,
   intervalsAlong,
   kindOf,
   labelOf,
@@ -135,6 +136,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           {walked.states.map((state, index) => (
             <CardStep
               key={state.step.id}
+              interval={intervals[index]}
               state={state}
               index={index}
               relation={id => relationOf(id, document)}
@@ -215,6 +217,8 @@ function relationOf(
   return line ? relationInWords(line.amount, document.base.name, document.groups) : "";
 }
 
+const bracketed = (text: string): string => text && `(${text})`;
+
 function Figure({ label, band, children }: { label: string; band?: string; children: React.ReactNode }) {
   return (
     <div>
@@ -228,9 +232,11 @@ function Figure({ label, band, children }: { label: string; band?: string; child
 function CardStep({
   state,
   index,
+  interval,
   relation,
 }: {
   state: StateAfterStep;
+  interval: StepIntervals | undefined;
   index: number;
   relation: (lineId: string) => string;
 }) {
@@ -251,12 +257,12 @@ function CardStep({
         {state.step.remark && <p className="italic">{state.step.remark}</p>}
         <p className="text-sm text-faded">
           {(state.step.cue ?? kind.cue) && `until: ${state.step.cue ?? kind.cue} · `}about{" "}
-          {printDuration(s(state.durationS))}
+          {printDuration(s(state.durationS))} {durationBandText(interval?.durationS)}
           {state.mark && state.vessel && (
             <strong className="text-ink">
               {" "}
-              · stop at {printLength(state.mark.markMm)} on the stick, or{" "}
-              {printMass(grossTarget(g(state.vessel.tareG), state.massG))} on the scale with{" "}
+              · stop at {printLength(state.mark.markMm)} {bracketed(bandText(interval?.markMm, 1, 0))} on the
+              stick, or {printMass(grossTarget(g(state.vessel.tareG), state.massG))} on the scale with{" "}
               {state.vessel.name}
             </strong>
           )}
@@ -287,7 +293,12 @@ function CardStep({
           .filter(c => c.way === "in")
           .map(computed => (
             <div key={computed.what} className="flex items-baseline justify-between gap-3">
-              <dt>{computed.what}, about</dt>
+              <dt>
+                {computed.what}, about
+                <span className="block text-xs text-faded">
+                  {bandText(interval?.computedG[computed.what], 1000, 1)} kg
+                </span>
+              </dt>
               <dd className="font-bold whitespace-nowrap">{printMass(computed.massG)}</dd>
             </div>
           ))}

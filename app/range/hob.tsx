@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { Burner } from "~/core/reduction";
 import { profileMm } from "~/core/vessel";
-import { minutesLeft, momentOf } from "../text/format";
+import { betweenTimes, minutesLeft, momentOf } from "../text/format";
 import { liquidColour } from "../ui/liquid";
 import type { PotNow } from "./pot-now";
 
@@ -198,7 +198,7 @@ function PotFromAbove({
         </text>
         {forecast && !small && (
           <text x={x} y={y + size * 2.25} fontSize={size * 0.58}>
-            {`${momentOf(forecast.earliest, now, timeZone)}–${forecast.latest === null ? "open" : momentOf(forecast.latest, now, timeZone)}`}
+            {betweenTimes(forecast, now, timeZone)}
           </text>
         )}
       </g>

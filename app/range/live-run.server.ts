@@ -1,7 +1,7 @@
-import { intervalsAlong, openKitchen, withBase } from "~/core/formula";
+import { intervalsAlong, openKitchen, walk, withBase } from "~/core/formula";
 import type { FormulaDocument, KitchenData } from "~/core/formula";
 import { g } from "~/core/quantity";
-import { type DurationBand, type RunEvent, fold } from "~/core/run";
+import { type StepBand, type RunEvent, UNKNOWN_BAND, fold, stepBand } from "~/core/run";
 import { type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";
 
 /** A run with all a screen needs to fold it for itself, also without the network. */
@@ -10,25 +10,22 @@ export interface LiveRun {
   readonly versionNumber: number;
   readonly document: FormulaDocument;
   readonly events: readonly RunEvent[];
-  /** 90 % width of each step's duration, relative to its value. */
-  readonly bands: readonly DurationBand[];
+  /** 90 % widths of each step. */
+  readonly bands: readonly StepBand[];
 }
 
 /** Widths already worked out, by version, size and burner; a second process works them out for itself. */
-const known = new Map<string, readonly DurationBand[]>();
+const known = new Map<string, readonly StepBand[]>();
 const MOST_KNOWN = 200;
 
-function bandsFor(run: StoredRun, document: FormulaDocument, kitchen: KitchenData): readonly DurationBand[] {
+function bandsFor(run: StoredRun, document: FormulaDocument, kitchen: KitchenData): readonly StepBand[] {
   const key = `${run.formulaVersionId} ${run.baseG} ${run.burnerId}`;
   const found = known.get(key);
   if (found) return found;
-  const bands = intervalsAlong(document, kitchen, run.burnerId).map(({ durationS }) =>
-    durationS.value > 0
-      ? {
-          lo: durationS.lo / durationS.value,
-          hi: durationS.hi === null ? null : durationS.hi / durationS.value,
-        }
-      : { lo: 1, hi: 1 },
+  const walked = walk(document, openKitchen(kitchen, {}, run.burnerId));
+  const intervals = intervalsAlong(document, kitchen, run.burnerId);
+  const bands = walked.states.map((state, i) =>
+    intervals[i] ? stepBand(state, intervals[i]) : UNKNOWN_BAND,
   );
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(key, bands);

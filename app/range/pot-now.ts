@@ -1,7 +1,7 @@
 import { type Kitchen, type KitchenData, displacedIn, heapsOf, kindOf, openKitchen } from "~/core/formula";
 import { dissolvedPct, liquorMass, volumeMlOf } from "~/core/pot";
 import { type Grams, ml } from "~/core/quantity";
-import { type LiveForecast, type RunState, fold, forecastOf } from "~/core/run";
+import { type LiveForecast, type RunState, type StepBand, UNKNOWN_BAND, fold, forecastOf } from "~/core/run";
 import { type Vessel, bulkMl, geometryOfVessel } from "~/core/vessel";
 
 import type { LiveRun } from "./live-run.server";
@@ -11,12 +11,17 @@ export interface PotNow {
   readonly live: LiveRun;
   readonly state: RunState;
   readonly forecast: LiveForecast | null;
+  /** 90 % widths of the step at work. */
+  readonly band: StepBand;
   readonly title: string;
   readonly detail: string;
   readonly vessel: Vessel | null;
   readonly place: "fire" | "oven" | "bench" | "cold";
   readonly startMm: number | null;
   readonly nowMm: number | null;
+  /** 90 % limits of the level now. */
+  readonly nowLoMm: number | null;
+  readonly nowHiMm: number | null;
   readonly markMm: number | null;
   /** Level the step is foreseen to end at. */
   readonly endMm: number | null;
@@ -30,7 +35,7 @@ export interface PotNow {
 export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow {
   const opened = openKitchen(kitchen, {}, live.run.burnerId);
   const state = fold(live.events, live.document, opened);
-  const forecast = forecastOf(state, now, i => live.bands[i] ?? { lo: 1, hi: null });
+  const forecast = forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
   const progress = state.steps[state.current];
   const vessel = progress?.foreseen?.vessel ?? state.vessel;
   const foreseen = progress?.foreseen ?? null;
@@ -43,19 +48,16 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
     return geometryOfVessel(vessel).levelClipped(ml(liquorG * perGram + displacedIn(pot, opened.facts)));
   };
   const endPot = foreseen?.pot ?? from;
-  const before = massOutside(from);
-  const nowG = forecast?.massNowG ?? null;
   const fromLiquid = liquorMass(from) > 0;
-  const nowMm =
-    nowG === null
-      ? fromLiquid
-        ? level(startG)
-        : (foreseen?.levelMm ?? null)
-      : level(Math.max(0, nowG - before), fromLiquid ? from : endPot);
+  /** Level for everything in the pot weighing so much. */
+  const levelFor = (massG: number | null | undefined): number | null =>
+    massG == null ? null : level(Math.max(0, massG - massOutside(from)), fromLiquid ? from : endPot);
+  const standing = fromLiquid ? level(startG) : (foreseen?.levelMm ?? null);
   return {
     live,
     state,
     forecast,
+    band: live.bands[state.current] ?? UNKNOWN_BAND,
     title: progress
       ? kindOf(progress.step).title(
           progress.step,
@@ -66,7 +68,9 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
     vessel,
     place: !progress || vessel?.use === "container" ? "bench" : kindOf(progress.step).place,
     startMm: foreseen?.mark?.startMm ?? (fromLiquid ? level(startG) : null),
-    nowMm,
+    nowMm: forecast?.massNowG == null ? standing : levelFor(forecast.massNowG),
+    nowLoMm: levelFor(forecast?.massLoG),
+    nowHiMm: levelFor(forecast?.massHiG),
     markMm: foreseen?.mark?.markMm ?? null,
     endMm: foreseen?.mark?.markMm ?? foreseen?.levelMm ?? null,
     grossMarkG: foreseen && vessel && foreseen.mark ? ((vessel.tareG + foreseen.massG) as Grams) : null,

@@ -1,10 +1,10 @@
 import { useEffect, useMemo } from "react";
 import { Link, useRevalidator } from "react-router";
-import { printLength, printNumber } from "~/core/quantity";
+import { printLength } from "~/core/quantity";
 import type { Route } from "./+types/range";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
-import { clockTime, minutesLeft, momentOf } from "../text/format";
+import { betweenTimes, clockTime, minutesLeft, momentOf } from "../text/format";
 import { buttonClass } from "../ui/button";
 import { PotSection } from "../ui/pot-section";
 import { useNow } from "../ui/use-now";
@@ -121,7 +121,7 @@ function OffTheFire({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone
           <span className="text-sm text-faded">
             {pot.title.toLowerCase()}, {PLACE_WORDS[pot.place]}
             {forecast
-              ? `, ${minutesLeft(forecast.endsAt - now)}, at ${momentOf(forecast.endsAt, now, timeZone)}${forecast.late ? ", late" : ""}`
+              ? `, ${minutesLeft(forecast.endsAt - now)}, at ${momentOf(forecast.endsAt, now, timeZone)} (${betweenTimes(forecast, now, timeZone)})${forecast.late ? ", late" : ""}`
               : ", not begun"}
           </span>
         </span>
@@ -143,16 +143,13 @@ function Next({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: stri
         </Link>
         <p className="text-sm text-faded">
           {forecast
-            ? `${forecast.late ? "late; " : ""}${minutesLeft(forecast.endsAt - now)}, between ${momentOf(forecast.earliest, now, timeZone)} and ${forecast.latest === null ? "nobody knows yet" : momentOf(forecast.latest, now, timeZone)}`
+            ? `${forecast.late ? "late; " : ""}${minutesLeft(forecast.endsAt - now)}, ${betweenTimes(forecast, now, timeZone)}`
             : "waits for somebody to begin"}
         </p>
         {pot.markMm !== null && pot.vessel && (
           <p className="text-sm text-faded">
             stop at {printLength(pot.markMm as never)} on the stick of {pot.vessel.name}
           </p>
-        )}
-        {forecast?.temperatureNowC != null && (
-          <p className="text-sm text-faded">about {printNumber(forecast.temperatureNowC)} °C now</p>
         )}
       </div>
     </li>

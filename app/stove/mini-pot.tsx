@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import type { KitchenData } from "~/core/formula";
-import { minutesLeft } from "../text/format";
+import { betweenTimes } from "../text/format";
 import type { LiveRun } from "../range/live-run.server";
 import { potNow } from "../range/pot-now";
 import { PotSection } from "../ui/pot-section";
@@ -8,7 +8,9 @@ import { PotSection } from "../ui/pot-section";
 /** Another live pot as a small section, in hob order. Late is a word. */
 export function MiniPot({ live, kitchen, now }: { live: LiveRun; kitchen: KitchenData; now: number }) {
   const pot = potNow(live, kitchen, now);
-  const left = pot.forecast ? (pot.forecast.late ? "late" : minutesLeft(pot.forecast.endsAt - now)) : "waits";
+  const left = pot.forecast
+    ? `${pot.forecast.late ? "late, " : ""}${betweenTimes(pot.forecast, now, kitchen.timeZone)}`
+    : "waits";
   return (
     <Link
       to={`/stove/${live.run.id}`}

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { printKilograms, printLength, printMass, printNumber } from "~/core/quantity";
 import type { PotNow } from "../range/pot-now";
-import { minutesLeft, momentOf } from "../text/format";
+import { bandText, betweenTimes, durationBandText, minutesLeft, momentOf, spread } from "../text/format";
 import { PotSection, placePot, snugHeight } from "../ui/pot-section";
 import { useWidth } from "../ui/use-size";
 
@@ -60,11 +60,20 @@ export function PotLive({
       body: (
         <>
           <span className="text-lg font-bold text-lamp">now about {printNumber(pot.nowMm)} mm</span>
-          {forecast?.massNowG != null && (
-            <span className="block">{printKilograms(forecast.massNowG)} in the pot</span>
+          {pot.nowLoMm !== null && pot.nowHiMm !== null && pot.nowHiMm - pot.nowLoMm > 1 && (
+            <span className="block">
+              {printNumber(pot.nowLoMm)}–{printNumber(pot.nowHiMm)} mm
+            </span>
           )}
-          {forecast?.temperatureNowC != null && (
-            <span className="block">about {printNumber(forecast.temperatureNowC)} °C</span>
+          {forecast?.massNowG != null && (
+            <span className="block">
+              {printKilograms(forecast.massNowG)} in the pot{" "}
+              {bandText(
+                { value: forecast.massNowG, lo: forecast.massLoG ?? 0, hi: forecast.massHiG },
+                1000,
+                2,
+              )}
+            </span>
           )}
         </>
       ),
@@ -172,7 +181,7 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
             {forecast.late && <span className="text-glow"> · late</span>}
           </span>
           <span className="block text-sm text-lamp-faded">
-            {momentOf(forecast.earliest, now, timeZone)}–
+            {betweenTimes(forecast, now, timeZone)}
             {forecast.latest === null ? "nobody knows yet" : momentOf(forecast.latest, now, timeZone)} ·{" "}
             {minutesLeft(forecast.endsAt - now)} left
           </span>
@@ -180,7 +189,8 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
       ) : (
         foreseen && (
           <span className="block text-sm text-lamp-faded">
-            about {printNumber(foreseen.durationS / 60)} min once it is begun
+            about {printNumber(foreseen.durationS / 60)} min once it is begun{" "}
+            {durationBandText(spread(foreseen.durationS, pot.band))}
           </span>
         )
       )}

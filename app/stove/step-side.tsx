@@ -4,7 +4,7 @@ import { printMass, printNumber } from "~/core/quantity";
 import type { Reading } from "~/core/run";
 import type { Person } from "~/data";
 import type { PotNow } from "../range/pot-now";
-import { clockTime, deviationText } from "../text/format";
+import { bandText, clockTime, deviationText, spread } from "../text/format";
 import { TraceChart } from "../ui/trace-chart";
 
 /** Beside the pot: what goes in, how to see the end, what to take care of, and the readings against the forecast. */
@@ -64,7 +64,12 @@ export function StepSide({
                 className="flex min-h-14 items-center justify-between rounded-lg border border-dashed border-night-rule px-3"
               >
                 <span>{computed.what}, about</span>
-                <span className="font-bold">{printMass(computed.massG)}</span>
+                <span className="text-right">
+                  <span className="block font-bold">{printMass(computed.massG)}</span>
+                  <span className="block text-sm text-lamp-faded">
+                    {bandText(spread(computed.massG, pot.band.computed[computed.what]), 1000, 1)} kg
+                  </span>
+                </span>
               </li>
             ))}
           </ul>

@@ -18,6 +18,14 @@ export function momentOf(at: number, now: number, timeZone: string): string {
   return `${new Intl.DateTimeFormat(LOCALE, { weekday: "short", timeZone }).format(at)} ${time}`;
 }
 
+/** Both ends of a moment: "20:34–21:08", or that nobody knows the later one. */
+export const betweenTimes = (
+  ends: { earliest: number; latest: number | null },
+  now: number,
+  timeZone: string,
+): string =>
+  `${momentOf(ends.earliest, now, timeZone)}–${ends.latest === null ? "nobody knows yet" : momentOf(ends.latest, now, timeZone)}`;
+
 export interface Band {
   readonly value: number;
   readonly lo: number;
@@ -57,6 +65,10 @@ export function durationBandText(band: Band | null | undefined): string {
   if (Math.abs(up - down) <= LOPSIDED * wide) return `± ${printDuration(s(wide))}`;
   return `${printDuration(s(band.lo))}–${printDuration(s(band.hi))}`;
 }
+
+/** A relative width put on a value. */
+export const spread = (value: number, width: { lo: number; hi: number | null } | undefined): Band | null =>
+  width ? { value, lo: value * width.lo, hi: width.hi === null ? null : value * width.hi } : null;
 
 /** Both ends of a time since the start: "6:12–6:47"; nothing for an exact one. */
 export const clockBandText = (band: Band | null | undefined): string =>

@@ -323,6 +323,12 @@ describe("intervals along the line", () => {
     expect(intervals.at(-1)?.volumeMl).toMatchObject({ basis: "estimate" });
     expect(intervals.at(-1)?.volumeMl?.lo).toBeLessThan(walked.finishedMl * 0.95);
   });
+  test("what the sums put in or take out carries its own", () => {
+    const water = intervals[4]?.computedG.water;
+    expect(water?.lo).toBeLessThan((water?.value ?? 0) * 0.9);
+    expect(water?.hi).toBeGreaterThan((water?.value ?? 0) * 1.1);
+    expect(water?.value).toBeCloseTo(walked.states[4]?.computed[0]?.massG ?? 0, 6);
+  });
   test("only facts that a step reads move it", () => {
     const reads = factsRead(stock, kitchen);
     expect(reads[0]).toContain("roastLossBones");

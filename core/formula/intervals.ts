@@ -12,9 +12,9 @@ export interface StepIntervals {
   readonly clockS: Estimate;
   readonly durationS: Estimate;
   readonly markMm: Estimate | null;
+  /** Amounts the sums worked out, by their name in `Computed.what`. */
+  readonly computedG: Readonly<Record<string, Estimate>>;
 }
-
-const PER_STEP = 6;
 
 /**
  * The uncertain facts each step reads, found by watching a walk: only these can move its outcome.
@@ -57,14 +57,14 @@ export function intervalsAlong(
     return { key: id, value, lo: value + (fact.lo - fact.value), hi: value + (fact.hi - fact.value) };
   });
   const nominal = walk(document, kitchen);
+  // One flat list of numbers per walk; how many a step has follows from the nominal walk.
+  const widths = nominal.states.map(state => FIXED + state.computed.length);
   const outputs = (moved: ReadonlyMap<string, number>): number[] => {
-    const walked = walk(
-      document,
-      openKitchen(data, Object.fromEntries(moved) as Partial<Record<FactId, number>>, burnerId),
-    );
-    return nominal.states.flatMap((_, i) => {
+    const facts = Object.fromEntries(moved) as Partial<Record<FactId, number>>;
+    const walked = walk(document, openKitchen(data, facts, burnerId));
+    return nominal.states.flatMap((known, i) => {
       const state = walked.states[i];
-      if (!state) return new Array<number>(PER_STEP).fill(NaN);
+      if (!state) return new Array<number>(FIXED + known.computed.length).fill(NaN);
       return [
         state.massG,
         state.volumeMl ?? 0,
@@ -72,10 +72,12 @@ export function intervalsAlong(
         state.clockS,
         state.durationS,
         state.mark?.markMm ?? 0,
+        ...known.computed.map(c => state.computed.find(other => other.what === c.what)?.massG ?? 0),
       ];
     });
   };
   const flat = swingIntervals(outputs, swings);
+  let start = 0;
   return nominal.states.map((state, i) => {
     const basis = weakest(
       perStep
@@ -83,8 +85,10 @@ export function intervalsAlong(
         .flat()
         .map((id): Basis => BASIS_OF_MARK[FACTS[id].mark]),
     );
+    const from = start;
+    start += widths[i] ?? 0;
     const estimate = (k: number): Estimate => {
-      const found = flat[i * PER_STEP + k] ?? { value: 0, lo: 0, hi: 0 };
+      const found = flat[from + k] ?? { value: 0, lo: 0, hi: 0 };
       return { ...found, basis: found.lo === found.hi ? "exact" : basis, notes: [] };
     };
     return {
@@ -94,6 +98,10 @@ export function intervalsAlong(
       clockS: estimate(3),
       durationS: estimate(4),
       markMm: state.mark ? estimate(5) : null,
+      computedG: Object.fromEntries(state.computed.map((c, k) => [c.what, estimate(FIXED + k)])),
     };
   });
 }
+
+/** Outputs every step has, before its computed amounts. */
+const FIXED = 6;

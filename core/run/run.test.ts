@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { DEMO_FORMULAS, GLACE_ID, STOCK_ID } from "../../demo/formulas";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { POOLS, accountedFor, potMass } from "../pot";
-import { openKitchen, updateStep, type Step } from "../formula";
+import { type Step, intervalsAlong, openKitchen, updateStep, walk } from "../formula";
 import { g, ml } from "../quantity";
 import { InvariantError, valueOf } from "../result";
 import {
@@ -14,6 +14,7 @@ import {
   forecastOf,
   inOrder,
   liveForecast,
+  stepBand,
   pouredFrom,
   runEventSchema,
   standing,
@@ -133,7 +134,7 @@ describe("folding events", () => {
 });
 
 describe("the live forecast", () => {
-  const band = { lo: 0.8, hi: 1.5 };
+  const band = { lo: 0.8, hi: 1.5, pace: { lo: 0.67, hi: 1.25 }, mass: { lo: 0.95, hi: 1.05 }, computed: {} };
   const begun = [
     event(0, { kind: "step-begun", stepId: "g1" }),
     event(5, { kind: "step-done", stepId: "g1" }),
@@ -149,6 +150,32 @@ describe("the live forecast", () => {
     expect(soon?.earliest).toBeLessThan(soon?.endsAt ?? 0);
     expect(soon?.latest).toBeGreaterThan(soon?.endsAt ?? 0);
     expect(later?.progress).toBeGreaterThan(soon?.progress ?? 1);
+  });
+  test("the mass now carries its limits: wide before anybody weighs, narrow after, wider again with time", () => {
+    const width = (run: ReturnType<typeof fold>, minute: number) => {
+      const f = forecastOf(run, at(minute), () => band);
+      expect(f?.massLoG).toBeLessThan(f?.massNowG ?? 0);
+      expect(f?.massHiG).toBeGreaterThan(f?.massNowG ?? 0);
+      return (f?.massHiG ?? 0) - (f?.massLoG ?? 0);
+    };
+    const blind = fold(begun, glace, kitchen);
+    const weighed = fold(
+      [...begun, event(40, { kind: "weighed", stepId: "g2", netG: 6500 })],
+      glace,
+      kitchen,
+    );
+    expect(width(weighed, 41)).toBeLessThan(width(blind, 41));
+    expect(width(weighed, 70)).toBeGreaterThan(width(weighed, 41));
+  });
+  test("the widths of a step follow from its intervals", () => {
+    const walked = walk(glace, kitchen);
+    const bands = intervalsAlong(glace, DEMO_KITCHEN).map((of, i) =>
+      stepBand(walked.states[i] ?? (walked.states[0] as never), of),
+    );
+    expect(bands[1]?.lo).toBeLessThan(0.9);
+    expect(bands[1]?.hi).toBeGreaterThan(1.1);
+    expect(bands[1]?.pace.hi).toBeCloseTo(1 / (bands[1]?.lo ?? 1), 9);
+    expect(bands[0]?.mass).toEqual({ lo: 1, hi: 1 });
   });
   test("a lighter pot than foreseen will be there sooner", () => {
     const plain = forecastOf(fold(begun, glace, kitchen), at(40), () => band);
@@ -167,7 +194,7 @@ describe("the live forecast", () => {
     const live = step && liveForecast(step, at(60), band);
     const end = live?.endsAt ?? 0;
     expect(live?.late).toBe(false);
-    expect(step && liveForecast(step, end + 60_000, band)?.late).toBe(true);
+    expect(step && liveForecast(step, (live?.latest ?? end) + 60_000, band)?.late).toBe(true);
     expect(step && liveForecast({ ...step, begunAt: null }, at(60), band)).toBeNull();
   });
 });
