@@ -110,7 +110,7 @@ function LineRow({
   const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
   const volume = amount && density ? volumeOf(amount.massG, density) : null;
   return (
-    <li className="flex flex-wrap items-start gap-x-3 gap-y-1">
+    <li className="grid grid-cols-[minmax(6rem,1fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-3 gap-y-1 sm:grid-cols-[8rem_minmax(5.5rem,1fr)_auto_3.75rem_auto]">
       <div>
         <label htmlFor={id} className="sr-only">
           Ingredient
@@ -124,7 +124,7 @@ function LineRow({
               updateLine(d, line.id, { of: kind === "formula" ? { formula: key } : { larder: key } }),
             );
           }}
-          className="w-52 rounded-md border border-rule bg-enamel px-2 py-1.5"
+          className="w-full rounded-md border border-rule bg-enamel px-2 py-1"
         >
           <optgroup label="Larder">
             {kitchen.data.ingredients.map(i => (
@@ -165,7 +165,7 @@ function LineRow({
             {volume !== null && ` · ${printVolume(volume)}, ${printUsMeasure(volume)}`}
           </>
         }
-        inputClassName="w-28"
+        inputClassName="w-full"
       />
       <label className="pt-1 text-sm text-faded">
         <span className="sr-only">How sure</span>
@@ -174,7 +174,7 @@ function LineRow({
           onChange={event =>
             formula.edit(d => updateLine(d, line.id, { certainty: event.currentTarget.value as Certainty }))
           }
-          className="rounded-md border border-rule bg-enamel px-1.5 py-0.5"
+          className="rounded-md border border-rule bg-enamel px-1 py-1 text-ink"
         >
           {Object.entries(CERTAINTY_WORDS).map(([key, words]) => (
             <option key={key} value={key}>
@@ -183,10 +183,12 @@ function LineRow({
           ))}
         </select>
       </label>
-      <span className="pt-1 text-sm font-semibold">{amount && printMass(amount.massG)}</span>
+      <span className="hidden pt-1 text-right text-sm font-semibold sm:block">
+        {amount && printMass(amount.massG)}
+      </span>
       <button
         type="button"
-        className="mt-0.5 ml-auto rounded-md p-1.5 text-faded hover:text-beet"
+        className="mt-0.5 rounded-md p-1.5 text-faded hover:text-beet"
         aria-label={`Remove ${ingredient?.name ?? "this ingredient"}`}
         onClick={() => formula.edit(d => removeLine(d, line.id))}
       >

@@ -257,7 +257,7 @@ function CardStep({
         {state.step.remark && <p className="italic">{state.step.remark}</p>}
         <p className="text-sm text-faded">
           {(state.step.cue ?? kind.cue) && `until: ${state.step.cue ?? kind.cue} · `}about{" "}
-          {printDuration(s(state.durationS))} {durationBandText(interval?.durationS)}
+          {printDuration(s(state.durationS))} {bracketed(durationBandText(interval?.durationS))}
           {state.mark && state.vessel && (
             <strong className="text-ink">
               {" "}

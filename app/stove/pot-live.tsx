@@ -66,14 +66,17 @@ export function PotLive({
             </span>
           )}
           {forecast?.massNowG != null && (
-            <span className="block">
-              {printKilograms(forecast.massNowG)} in the pot{" "}
-              {bandText(
-                { value: forecast.massNowG, lo: forecast.massLoG ?? 0, hi: forecast.massHiG },
-                1000,
-                2,
-              )}
-            </span>
+            <>
+              <span className="block">{printKilograms(forecast.massNowG)} in the pot</span>
+              <span className="block">
+                {bandText(
+                  { value: forecast.massNowG, lo: forecast.massLoG ?? 0, hi: forecast.massHiG },
+                  1000,
+                  2,
+                )}{" "}
+                kg
+              </span>
+            </>
           )}
         </>
       ),
@@ -85,7 +88,7 @@ export function PotLive({
   };
 
   return (
-    <div ref={ref} className="relative min-w-0 self-center overflow-hidden">
+    <div ref={ref} className={`relative min-w-0 overflow-x-clip ${compact ? "self-start" : "self-center"}`}>
       <PotSection
         vessel={vessel}
         levelMm={pot.nowMm}
@@ -180,10 +183,9 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
             here at {momentOf(forecast.endsAt, now, timeZone)}
             {forecast.late && <span className="text-glow"> · late</span>}
           </span>
+          <span className="block text-sm text-lamp-faded">{betweenTimes(forecast, now, timeZone)}</span>
           <span className="block text-sm text-lamp-faded">
-            {betweenTimes(forecast, now, timeZone)}
-            {forecast.latest === null ? "nobody knows yet" : momentOf(forecast.latest, now, timeZone)} ·{" "}
-            {minutesLeft(forecast.endsAt - now)} left
+            {forecast.endsAt > now ? `${minutesLeft(forecast.endsAt - now)} left` : "time to look"}
           </span>
         </>
       ) : (

@@ -26,6 +26,7 @@ describe("uncertainty beside a number", () => {
   });
   test("never more digits than half the interval justifies", () => {
     expect(bandText(band(12.25, 8.4, 16.1), 1, 2)).toBe("± 4");
+    expect(bandText(band(1204, 563, 1845), 1, 0)).toBe("± 640");
   });
   test("times", () => {
     expect(plain(durationBandText(band(3600, 3000, 4200)))).toBe("± 10 min");

@@ -50,9 +50,16 @@ export function bandText(band: Band | null | undefined, divide = 1, decimals = 1
   const down = value - lo;
   const wide = Math.max(up, down);
   if (wide < 0.5 * 10 ** -digits) return "";
-  if (Math.abs(up - down) <= LOPSIDED * wide) return `± ${printNumber(wide, digits)}`;
-  return `${printNumber(lo, digits)}–${printNumber(hi, digits)}`;
+  if (Math.abs(up - down) <= LOPSIDED * wide) return `± ${printNumber(roughly(wide), digits)}`;
+  return `${printNumber(roughly(lo), digits)}–${printNumber(roughly(hi), digits)}`;
 }
+
+/** A limit of three figures pretends: two are kept. */
+const roughly = (limit: number): number => {
+  if (Math.abs(limit) < 100) return limit;
+  const step = 10 ** (Math.floor(Math.log10(limit)) - 1);
+  return Math.round(limit / step) * step;
+};
 
 /** The uncertainty of a time: "± 20 min", "7 h 20–9 h 10", "at least 40 min". */
 export function durationBandText(band: Band | null | undefined): string {

@@ -149,10 +149,12 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
   const current = firstOpen < 0 ? steps.length : firstOpen;
   const last = counted.at(-1);
   const started = counted.find(e => e.payload.kind === "started");
+  // Readings may be entered from a slip of paper, later than they were taken.
+  const [earliest] = counted;
   const finished = counted.find(e => e.payload.kind === "finished");
   const now = steps[current];
   return {
-    startedAt: started ? timeOf(started) : null,
+    startedAt: started && earliest ? timeOf(earliest) : null,
     finishedAt: finished ? timeOf(finished) : null,
     burnerId: started?.payload.kind === "started" ? started.payload.burnerId : null,
     steps,

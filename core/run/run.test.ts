@@ -85,6 +85,15 @@ describe("folding events", () => {
     },
   );
 
+  test("a run begins with its first event, also when readings are entered afterwards", () => {
+    const late = [
+      event(500, { kind: "started", burnerId: "plate-hot" }),
+      event(10, { kind: "step-begun", stepId: "s1" }),
+      event(600, { kind: "finished" }),
+    ];
+    expect(batchRecord(fold(late, stock, kitchen)).minutes.actual).toBe(590);
+  });
+
   test("a slow device clock is put right by its offset", () => {
     const late = event(0, { kind: "noted", stepId: "s1", text: "late" }, { clockOffsetMs: 3_600_000 });
     const early = event(30, { kind: "noted", stepId: "s1", text: "early" });
