@@ -1,38 +1,16 @@
 import { Printer } from "lucide-react";
 import { Form, data } from "react-router";
-import {
-  type StateAfterStep,
-  type StepIntervals,
-  intervalsAlong,
-  kindOf,
-  labelOf,
-  openKitchen,
-  relationInWords,
-  walk,
-  withBase,
-} from "~/core/formula";
+import { intervalsAlong, labelOf, openKitchen, relationInWords, walk, withBase } from "~/core/formula";
 import { ALLERGENS } from "~/core/larder";
-import { dissolvedPct } from "~/core/pot";
-import {
-  g,
-  printDuration,
-  printKilograms,
-  printLength,
-  printMass,
-  printNumber,
-  printVolume,
-  s,
-} from "~/core/quantity";
-import { grossTarget } from "~/core/vessel";
+import { g, printDuration, printKilograms, printMass, printNumber, printVolume } from "~/core/quantity";
 import { batchesOf, database, findVersion } from "~/data";
 import type { Route } from "./+types/card";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { bandText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
-import { PotSection, snugHeight } from "../ui/pot-section";
 import { readMass } from "../ui/read";
-import { vesselInWords } from "../bench/pot-panel";
+import { CardStep, Figure, Mark } from "./card-parts";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
@@ -215,121 +193,4 @@ function relationOf(
 ): string {
   const line = document.steps.flatMap(step => step.lines).find(l => l.id === lineId);
   return line ? relationInWords(line.amount, document.base.name, document.groups) : "";
-}
-
-const bracketed = (text: string): string => text && `(${text})`;
-
-function Figure({ label, band, children }: { label: string; band?: string; children: React.ReactNode }) {
-  return (
-    <div>
-      <dt className="text-xs text-faded">{label}</dt>
-      <dd className="font-display text-xl font-semibold whitespace-nowrap">{children}</dd>
-      {band && <dd className="text-xs text-faded">{band}</dd>}
-    </div>
-  );
-}
-
-function CardStep({
-  state,
-  index,
-  interval,
-  relation,
-}: {
-  state: StateAfterStep;
-  interval: StepIntervals | undefined;
-  index: number;
-  relation: (lineId: string) => string;
-}) {
-  const kind = kindOf(state.step);
-  return (
-    <li className="keep grid grid-cols-[1.75rem_minmax(0,1fr)] gap-x-2 border-b border-rule py-2.5 sm:grid-cols-[1.75rem_minmax(0,1fr)_17rem] print:grid-cols-[1.75rem_minmax(0,1fr)_17rem]">
-      <span className="font-display font-semibold text-faded">{index + 1}</span>
-      <div>
-        <p>
-          <strong>
-            {kind.title(
-              state.step,
-              state.lines.map(l => l.name),
-            )}
-          </strong>{" "}
-          {kind.detail(state.step)}
-        </p>
-        {state.step.remark && <p className="italic">{state.step.remark}</p>}
-        <p className="text-sm text-faded">
-          {(state.step.cue ?? kind.cue) && `until: ${state.step.cue ?? kind.cue} · `}about{" "}
-          {printDuration(s(state.durationS))} {bracketed(durationBandText(interval?.durationS))}
-          {state.mark && state.vessel && (
-            <strong className="text-ink">
-              {" "}
-              · stop at {printLength(state.mark.markMm)} {bracketed(bandText(interval?.markMm, 1, 0))} on the
-              stick, or {printMass(grossTarget(g(state.vessel.tareG), state.massG))} on the scale with{" "}
-              {state.vessel.name}
-            </strong>
-          )}
-        </p>
-        {kind.cautions(state.step).map(caution => (
-          <p key={caution} className="text-sm text-saffron-ink">
-            ▲ {caution}
-          </p>
-        ))}
-      </div>
-      <dl className="col-start-2 text-sm sm:col-start-auto print:col-start-auto">
-        {state.lines.map(line => (
-          <div key={line.lineId} className="flex items-baseline justify-between gap-3">
-            <dt>
-              {line.name}
-              <span className="block text-xs text-faded">
-                {relation(line.lineId)}
-                {line.purchasedG - line.massG > 0.5 && `, from ${printMass(line.purchasedG)} bought`}
-              </span>
-            </dt>
-            <dd className={`font-bold whitespace-nowrap ${line.certainty === "assumed" ? "is-assumed" : ""}`}>
-              {printMass(line.massG)}
-              {line.certainty === "assumed" && " (assumed)"}
-            </dd>
-          </div>
-        ))}
-        {state.computed
-          .filter(c => c.way === "in")
-          .map(computed => (
-            <div key={computed.what} className="flex items-baseline justify-between gap-3">
-              <dt>
-                {computed.what}, about
-                <span className="block text-xs text-faded">
-                  {bandText(interval?.computedG[computed.what], 1000, 1)} kg
-                </span>
-              </dt>
-              <dd className="font-bold whitespace-nowrap">{printMass(computed.massG)}</dd>
-            </div>
-          ))}
-      </dl>
-    </li>
-  );
-}
-
-function Mark({ state, index }: { state: StateAfterStep; index: number }) {
-  const { vessel, mark } = state;
-  if (!vessel) return null;
-  const level = mark?.markMm ?? state.levelMm;
-  return (
-    <figure className="keep">
-      <PotSection
-        className="w-full"
-        vessel={vessel}
-        levelMm={mark ? mark.startMm : state.levelMm}
-        bulkMm={state.pot.solids.length ? (state.bulkLevelMm ?? 0) : 0}
-        dissolvedPct={dissolvedPct(state.pot.liquor)}
-        mark={level === null ? null : { levelMm: level, label: `${printNumber(level)} mm` }}
-        stick
-        width={250}
-        height={snugHeight(vessel, 250, 170, 70)}
-        gutter={70}
-        title={`Step ${index + 1}: ${vessel.name}, mark at ${printNumber(level ?? 0)} mm`}
-      />
-      <figcaption className="text-center text-sm">
-        <strong>step {index + 1}</strong> · {vessel.name}
-        <span className="block text-xs text-faded">{vesselInWords(vessel)}</span>
-      </figcaption>
-    </figure>
-  );
 }

@@ -1,47 +1,15 @@
-import { BASIS_OF_MARK, type Basis } from "../estimate";
-import { FACTS, type FactId } from "../facts";
-import { EXITS, type Exit, exitMass, liquorMass, massOfPools } from "../pot";
+import { BASIS_OF_MARK } from "../estimate";
+import { EXITS, type Exit, exitMass, liquorMass } from "../pot";
 import { printKilograms, printLength, printMass, printNumber, printVolume } from "../quantity";
 import { displacedIn } from "./steps/shared";
 import { geometryOfVessel } from "../vessel";
 import { relationInWords } from "./amount";
 import type { FormulaDocument } from "./document";
-import { factsRead } from "./intervals";
+import { explainComputed } from "./explain-computed";
+import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "./explanation";
 import type { Kitchen } from "./kitchen";
 import { kindOf } from "./steps";
 import type { StateAfterStep, Walk } from "./walk";
-
-/** A number on a screen, by name. */
-export type Askable =
-  | { readonly ask: "mass"; readonly step: number }
-  | { readonly ask: "litres"; readonly step: number }
-  | { readonly ask: "mark"; readonly step: number }
-  | { readonly ask: "line"; readonly step: number; readonly lineId: string }
-  | { readonly ask: "computed"; readonly step: number; readonly what: string }
-  | { readonly ask: "yield" };
-
-/** Something that entered a number; it can be asked in turn when `then` is there. */
-export interface ExplainedInput {
-  readonly label: string;
-  readonly value: string;
-  readonly basis: Basis;
-  readonly source: string;
-  readonly range?: string;
-  readonly then?: Askable;
-}
-
-/** A number taken apart. */
-export interface Explanation {
-  readonly title: string;
-  readonly value: string;
-  /** In words. */
-  readonly rule: string;
-  /** In symbols. */
-  readonly symbols: string;
-  readonly inputs: readonly ExplainedInput[];
-  /** What reading would sharpen it. */
-  readonly sharpen: string;
-}
 
 const EXIT_WORDS: Record<Exit, string> = {
   vapour: "left as steam",
@@ -51,8 +19,6 @@ const EXIT_WORDS: Record<Exit, string> = {
   reject: "kept by the sieve",
   poured: "poured off",
 };
-
-const OWN_BOOKS = "the pot’s own books: mass in = mass in the pot + mass that left";
 
 /**
  * Takes a number of a walked formula apart: the rule, its inputs, their sources, and what would sharpen it.
@@ -292,64 +258,6 @@ function explainLine(lineId: string, state: StateAfterStep, document: FormulaDoc
         : "Weigh it in on the Stove.",
   };
 }
-
-function explainComputed(
-  asked: Extract<Askable, { ask: "computed" }>,
-  document: FormulaDocument,
-  state: StateAfterStep,
-  walked: Walk,
-  kitchen: Kitchen,
-): Explanation | null {
-  const computed = state.computed.find(c => c.what === asked.what);
-  if (!computed) return null;
-  const kind = kindOf(state.step);
-  const before = walked.states[asked.step - 1];
-  const solids = state.pot.solids.length || before?.pot.solids.length ? before : undefined;
-  return {
-    title: computed.what,
-    value: printMass(computed.massG),
-    rule: `Worked out by the step “${kind.label}”: ${kind.detail(state.step)}.`,
-    symbols: RULES[state.step.kind] ?? "",
-    inputs: [
-      ...(solids
-        ? [
-            {
-              label: "solids in it before",
-              value: printKilograms(solids.pot.solids.reduce((m, p) => m + massOfPools(p.pools), 0) as never),
-              basis: "exact" as const,
-              source: OWN_BOOKS,
-              then: { ask: "mass" as const, step: asked.step - 1 },
-            },
-          ]
-        : []),
-      ...(factsRead(document, kitchen)[asked.step] ?? []).map(id => explainFact(id, kitchen)),
-    ],
-    sharpen: "Weigh the pot before and after: the kitchen’s own figure then replaces the estimate.",
-  };
-}
-
-function explainFact(id: FactId, kitchen: Kitchen): ExplainedInput {
-  const fact = FACTS[id];
-  const own = kitchen.data.facts[id];
-  const plain = (x: number) => String(Math.round(x * 1000) / 1000);
-  return {
-    label: fact.label,
-    value: `${plain(own ?? fact.value)} ${fact.unit}`,
-    range: `${plain(fact.lo)}–${plain(fact.hi)}`,
-    basis: own === undefined ? BASIS_OF_MARK[fact.mark] : "measured",
-    source: own === undefined ? fact.source : "measured in this kitchen",
-  };
-}
-
-const RULES: Partial<Record<StateAfterStep["step"]["kind"], string>> = {
-  roast: "loss = share · raw mass; part of it is melted fat",
-  brown: "loss = share · what this step adds",
-  cover: "V = V(h heap + cover) − V solids − fond",
-  simmer: "ṁ = A · f · (0.089 + 0.078 v) · (p − p∞) / h fg",
-  reduce: "ṁ = (Q − Q loss) / h fg",
-  strain: "kept = solids + hold · solids",
-  degrease: "taken = share · floating fat · (1 + carry)",
-};
 
 function explainYield(walked: Walk): Explanation | null {
   const last = walked.states.length - 1;

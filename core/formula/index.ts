@@ -3,7 +3,7 @@ export { type FormulaDocument, DOCUMENT_SCHEMA, readFormula } from "./document";
 export { type Kitchen, type KitchenData, openKitchen } from "./kitchen";
 export { type Computed, type ResolvedLine, type StepKind } from "./step-kind";
 export { STEP_KINDS, type Step, type StepKindName, kindOf } from "./steps";
-export { type LineAmount, type StateAfterStep, type Walk, applyStep, gramsOf, labelOf, walk } from "./walk";
+export { type StateAfterStep, type Walk, applyStep, labelOf, walk } from "./walk";
 export {
   type BonesNeeded,
   baseForYield,
@@ -13,7 +13,8 @@ export {
   withBase,
 } from "./scale";
 export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
-export { type Askable, type ExplainedInput, type Explanation, explain } from "./explain";
+export type { Askable, ExplainedInput, Explanation } from "./explanation";
+export { explain } from "./explain";
 export { type Course, courseOf, interpolate, whenAt } from "./course";
 export { type ReadRelation, parseRelation, relationAsTyped } from "./parse-relation";
 export { TRACE_QUANTITIES, type TraceQuantity, type TracedPoint, traceOf } from "./trace";
@@ -28,3 +29,4 @@ export {
   updateLine,
   updateStep,
 } from "./edit";
+export { type LineAmount, gramsOf } from "./line-amounts";

@@ -1,5 +1,5 @@
-import { type Allergen, type DietFlag, type Ingredient, asPurchased, joinAllergens } from "../larder";
-import { EMPTY_POT, type Pools, type PotState, liquorMass, massOfPools, potMass, volumeAt20 } from "../pot";
+import { type Allergen, type DietFlag, type Ingredient, joinAllergens } from "../larder";
+import { EMPTY_POT, type PotState, liquorMass, potMass, volumeAt20 } from "../pot";
 import {
   type Celsius,
   type Grams,
@@ -9,30 +9,17 @@ import {
   g,
   s,
 } from "../quantity";
-import { InvariantError, type Problem, type Result, type Warning, ok, refuse, valueOf } from "../result";
+import type { Problem, Warning } from "../result";
 import type { TracePoint } from "../reduction";
 import type { DipMark, Vessel } from "../vessel";
-import type { AmountRelation, Certainty, Line } from "./amount";
+import type { AmountRelation, Line } from "./amount";
 import type { FormulaDocument } from "./document";
 import type { Kitchen } from "./kitchen";
+import { type LineAmount, faces, resolveLine } from "./line-amounts";
+import { resolveSources } from "./sources";
 import type { Computed, ResolvedLine } from "./step-kind";
 import { type Step, kindOf } from "./steps";
 import { at, levelIn } from "./steps/shared";
-
-/** One line's amount with its three faces. */
-export interface LineAmount {
-  readonly lineId: string;
-  readonly ingredientId: string;
-  readonly name: string;
-  readonly massG: Grams;
-  /** What to buy for it, by the edible portion. */
-  readonly purchasedG: Grams;
-  /** Per cent of the base. */
-  readonly ratioPct: number;
-  /** `null` while the formula yields no liquor. */
-  readonly gPerL: number | null;
-  readonly certainty: Certainty;
-}
 
 /** The pot after a step, and what the step did. */
 export interface StateAfterStep {
@@ -73,7 +60,7 @@ export interface WalkOptions {
   /** Called before each step is worked out: lets a caller see what a step reads. */
   readonly onStep?: (index: number) => void;
   /** Formulas walked on the way here, outermost first: a cycle is refused with this path. */
-  readonly path?: readonly string[];
+  readonly path?: readonly FormulaDocument[];
 }
 
 /** Most passes of the fixed point for amounts per finished litre, and when it counts as found. */
@@ -91,7 +78,9 @@ const FOUND = 1e-9;
  * @errors in `problems`: those of the steps, UNKNOWN_ID for a line, CYCLE with its path, NO_CONVERGENCE names the line
  */
 export function walk(document: FormulaDocument, kitchen: Kitchen, options: WalkOptions = {}): Walk {
-  const sources = resolveSources(document, kitchen, options.path ?? [document.name]);
+  const sources = resolveSources(document, kitchen, options.path ?? [document], (other, where, path) =>
+    walk(other, where, { path }),
+  );
   if (!sources.ok) return stopped([], sources.problems, []);
   const lookAhead = linesPerLitre(document);
   if (!lookAhead.length) return pass(document, kitchen, sources.value, 0, options);
@@ -127,108 +116,6 @@ function linesPerLitre(document: FormulaDocument): [number, Line][] {
   return document.steps.flatMap((step, i) =>
     step.lines.filter(l => ahead(l.amount)).map((l): [number, Line] => [i, l]),
   );
-}
-
-/** Finds the ingredient of every line; a line on another formula becomes an ingredient with that product's composition. */
-function resolveSources(
-  document: FormulaDocument,
-  kitchen: Kitchen,
-  path: readonly string[],
-): Result<Map<string, Ingredient>> {
-  const found = new Map<string, Ingredient>();
-  const problems: Problem[] = [];
-  document.steps.forEach((step, i) =>
-    step.lines.forEach((line, j) => {
-      const field = `steps.${i}.lines.${j}.of`;
-      if ("larder" in line.of) {
-        const ingredient = kitchen.ingredientById.get(line.of.larder);
-        if (ingredient) found.set(line.id, ingredient);
-        else
-          problems.push({
-            code: "UNKNOWN_ID",
-            field,
-            value: line.of.larder,
-            message: `“${line.of.larder}” is not in the larder any more. Choose another ingredient.`,
-          });
-        return;
-      }
-      const product = productOf(line.of.formula, kitchen, path, field);
-      if (product.ok) found.set(line.id, product.value);
-      else problems.push(...product.problems);
-    }),
-  );
-  return problems.length ? refuse(...problems) : ok(found);
-}
-
-/** What a formula makes, as an ingredient for another. */
-function productOf(
-  formulaId: string,
-  kitchen: Kitchen,
-  path: readonly string[],
-  field: string,
-): Result<Ingredient> {
-  const document = kitchen.data.formulas[formulaId];
-  if (!document)
-    return refuse({
-      code: "UNKNOWN_ID",
-      field,
-      value: formulaId,
-      message: "The formula this line draws on is gone. Choose another.",
-    });
-  if (path.includes(document.name))
-    return refuse({
-      code: "CYCLE",
-      field,
-      value: formulaId,
-      message: `This goes round in a circle: ${[...path, document.name].join(" → ")}. A sauce cannot be made from itself.`,
-    });
-  const made = walk(document, kitchen, { path: [...path, document.name] });
-  const last = made.states.at(-1);
-  if (made.problems.length || !last || !made.finishedG)
-    return refuse({
-      code: "EMPTY",
-      field,
-      value: formulaId,
-      message: `${document.name} cannot be made yet: ${made.problems[0]?.message ?? "it yields no liquor."}`,
-    });
-  return ok(asIngredient(document.name, formulaId, last.pot.liquor, made.ingredients));
-}
-
-function asIngredient(
-  name: string,
-  formulaId: string,
-  liquor: Pools,
-  ingredients: readonly Ingredient[],
-): Ingredient {
-  const k = 100 / massOfPools(liquor);
-  const allergens = joinAllergens(ingredients);
-  return {
-    id: `formula-${formulaId}`,
-    name: name.toLowerCase(),
-    aliases: [],
-    composition: {
-      water: liquor.water * k,
-      fat: liquor.fat * k,
-      protein: (liquor.proteinOther + liquor.collagen) * k,
-      collagen: liquor.collagen * k,
-      sugars: liquor.sugars * k,
-      starch: liquor.starch * k,
-      fibre: liquor.fibre * k,
-      salt: liquor.salt * k,
-      ethanol: liquor.ethanol * k,
-      acid: (liquor.acidVolatile + liquor.acidFixed) * k,
-      volatileAcid: liquor.acidVolatile * k,
-      other: liquor.other * k,
-    },
-    compositionSource: { mark: "E", text: `walked from the formula ${name}` },
-    phase: "liquor",
-    densityGPerMl: massOfPools(liquor) / volumeAt20(liquor),
-    densitySource: { mark: "E", text: "density model at 20 °C" },
-    ediblePct: 100,
-    edibleSource: { mark: "P", text: "used whole" },
-    allergens: allergens.known ? [...allergens.recorded] : null,
-    diet: [...new Set(ingredients.flatMap(i => i.diet))],
-  };
 }
 
 const stopped = (
@@ -325,53 +212,6 @@ const perLitre =
     litres > 0
       ? { ...state, lines: state.lines.map(line => ({ ...line, gPerL: line.massG / litres })) }
       : state;
-
-function faces(line: ResolvedLine, source: Line | undefined, document: FormulaDocument): LineAmount {
-  return {
-    lineId: line.lineId,
-    ingredientId: line.ingredient.id,
-    name: line.ingredient.name,
-    massG: line.massG,
-    purchasedG: valueOf(asPurchased(line.massG, line.ingredient.ediblePct)),
-    ratioPct: (100 * line.massG) / document.base.massG,
-    gPerL: null,
-    certainty: source?.certainty ?? "stated",
-  };
-}
-
-function resolveLine(
-  line: Line,
-  document: FormulaDocument,
-  sources: ReadonlyMap<string, Ingredient>,
-  litres: number,
-): ResolvedLine {
-  const ingredient = sources.get(line.id);
-  if (!ingredient) throw new InvariantError(`Line ${line.id} has no ingredient.`);
-  return { lineId: line.id, ingredient, massG: gramsOf(line.amount, document, litres) };
-}
-
-/** Grams of a relation. A part of a group that is gone, or of nobody, weighs nothing. */
-export function gramsOf(relation: AmountRelation, document: FormulaDocument, litres: number): Grams {
-  switch (relation.kind) {
-    case "fixed":
-      return g(relation.massG);
-    case "share-of-base":
-      return g((document.base.massG * relation.pct) / 100);
-    case "per-litre":
-      return g(relation.gPerL * litres);
-    case "part": {
-      const group = document.groups.find(candidate => candidate.id === relation.group);
-      const all = document.steps
-        .flatMap(step => step.lines)
-        .reduce(
-          (sum, l) =>
-            sum + (l.amount.kind === "part" && l.amount.group === relation.group ? l.amount.parts : 0),
-          0,
-        );
-      return group && all > 0 ? g((gramsOf(group.total, document, litres) * relation.parts) / all) : g(0);
-    }
-  }
-}
 
 /** Applies one step to a pot, as planned or as it really stands. */
 export function applyStep(

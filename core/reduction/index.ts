@@ -1,3 +1,4 @@
+export { LIDS, type Lid, SURFACES, type Surface } from "./pan";
 export {
   BURNER_CLASSES,
   BURNER_KINDS,
@@ -11,12 +12,8 @@ export {
 export {
   type Drive,
   type Goal,
-  LIDS,
-  type Lid,
-  SURFACES,
   type Simulation,
   type SimulationInput,
-  type Surface,
   type TracePoint,
   simulate,
   simulateToGoal,

@@ -1,28 +1,7 @@
-import {
-  MOLAR_MASS_ETHANOL_G,
-  MOLAR_MASS_WATER_G,
-  ethanolActivity,
-  ethanolMoleFraction,
-  ethanolVapourPressurePa,
-  waterActivityBesideEthanol,
-} from "../alcohol/vapour-liquid";
-import type { FactValues } from "../facts";
-import {
-  type Pools,
-  type Surroundings,
-  boilingPointC,
-  latentHeatJPerG,
-  massOfPools,
-  saturationPressurePa,
-  specificHeat,
-  volumeMlOf,
-  waterActivity,
-} from "../pot";
-import type { MutablePools } from "../pot/pools";
+import { type Pools, boilingPointC, latentHeatJPerG, massOfPools, specificHeat, volumeMlOf } from "../pot";
 import {
   type Celsius,
   type Grams,
-  type Millilitres,
   type Seconds,
   type Watts,
   degC,
@@ -35,13 +14,8 @@ import {
   watts,
 } from "../quantity";
 import { type Problem, type Result, type Warning, ok, refuse } from "../result";
-import type { Geometry } from "../vessel";
+import { ETHANOL_HEAT_J_PER_G, Pan, type PanInput, type Slopes } from "./pan";
 import type { EndPoint } from "./target";
-
-export const SURFACES = ["stirred", "lazy", "fat-layer", "skin"] as const;
-export type Surface = (typeof SURFACES)[number];
-export const LIDS = ["off", "ajar", "on"] as const;
-export type Lid = (typeof LIDS)[number];
 
 /** What drives the pot: watts into it, or a temperature it is kept at. */
 export type Drive = { readonly watts: Watts } | { readonly holdC: Celsius };
@@ -49,22 +23,12 @@ export type Drive = { readonly watts: Watts } | { readonly holdC: Celsius };
 /** When to stop, besides the end of the time. */
 export type Goal = EndPoint | { readonly temperatureC: Celsius } | "time";
 
-export interface SimulationInput {
-  readonly liquor: Pools;
+export interface SimulationInput extends PanInput {
   readonly temperatureC: Celsius;
-  readonly vessel: Geometry;
-  /** Volume below the level taken by what stands in the pot. */
-  readonly displacedMl: Millilitres;
-  /** Heat capacity of pan and of solids in it, J/K. */
-  readonly heatCapacityJPerK: number;
   readonly drive: Drive;
-  readonly surface: Surface;
-  readonly lid: Lid;
-  readonly around: Surroundings;
   readonly goal: Goal;
   /** Longest time, default `MOST_TIME_S`. */
   readonly mostS?: Seconds;
-  readonly facts: FactValues;
   /** Keep the course for charts. */
   readonly trace?: boolean;
 }
@@ -89,123 +53,12 @@ export interface Simulation {
 }
 
 export const MOST_TIME_S = s(48 * 3600);
-const ETHANOL_HEAT_J_PER_G = 840;
 /** Water below this share of its start, with the goal still away, means a dry pan. */
 const DRY_SHARE = 0.02;
 /** Less than a microgram of water is none. */
 const LEAST_WATER_G = 1e-6;
 const FOAM_FILL = 0.4;
 const THIN_LAYER_MM = 4;
-
-// Switches, not tables: only the fact that counts is read, so that only it widens an interval.
-function surfaceFactor(surface: Surface, f: FactValues): number {
-  switch (surface) {
-    case "stirred":
-      return f.surfaceStirred;
-    case "lazy":
-      return f.surfaceLazy;
-    case "fat-layer":
-      return f.surfaceFat;
-    case "skin":
-      return f.surfaceSkin;
-  }
-}
-
-const lidFactor = (lid: Lid, f: FactValues): number =>
-  lid === "off" ? 1 : lid === "ajar" ? f.lidAjar : f.lidOn;
-
-interface Slopes {
-  w: number;
-  e: number;
-  a: number;
-  t: number;
-}
-
-/** The physics of one instant: steam rates in g/s, temperature slope in K/s. */
-class Pan {
-  /** Scratch liquor: water, ethanol and volatile acid change, all else is fixed. */
-  readonly pools: MutablePools;
-  private readonly roomVapourPa: number;
-  private readonly carrier: number;
-  private readonly topLoss: number;
-  readonly pressure: number;
-
-  constructor(readonly input: SimulationInput) {
-    const { facts, around } = input;
-    this.pools = { ...input.liquor };
-    this.pressure = around.pressurePa * facts.pressureTrue;
-    this.roomVapourPa = around.humidity * saturationPressurePa(around.ambientC);
-    this.carrier =
-      surfaceFactor(input.surface, facts) * lidFactor(input.lid, facts) * (0.089 + 0.0782 * facts.airSpeed);
-    this.topLoss = input.lid === "on" ? facts.topLossLid : facts.topLossOpen;
-  }
-
-  set(w: number, e: number, a: number): void {
-    this.pools.water = w;
-    this.pools.ethanol = e;
-    this.pools.acidVolatile = a;
-  }
-
-  boilsAt(warmStart: number): number {
-    return boilingPointC(this.pools, this.pressure, warmStart);
-  }
-
-  /** Free surface and heat lost to the room, at `t`. */
-  private faces(t: number): { areaM2: number; lossW: number } {
-    const level = this.input.vessel.levelClipped(ml(volumeMlOf(this.pools, t) + this.input.displacedMl));
-    const areaM2 = this.input.vessel.surfaceMm2(level) * 1e-6;
-    const wallM2 = this.input.vessel.wallMm2(level) * 1e-6;
-    const lossW =
-      (this.input.facts.wallLoss * wallM2 + this.topLoss * areaM2) * (t - this.input.around.ambientC);
-    return { areaM2, lossW };
-  }
-
-  lossW(t: number): number {
-    return this.faces(t).lossW;
-  }
-
-  private pressures(t: number): { water: number; ethanol: number } {
-    const x = ethanolMoleFraction(this.pools.ethanol, this.pools.water);
-    const water =
-      (1 - x) * waterActivityBesideEthanol(x) * waterActivity(this.pools) * saturationPressurePa(t);
-    return { water, ethanol: x > 0 ? x * ethanolActivity(x) * ethanolVapourPressurePa(t) : 0 };
-  }
-
-  /** Below the boil: steam from the surface by the open-water equation (ASHRAE HVAC Applications, after Carrier 1918, from memory). */
-  subBoil(t: number, heatW: number): Slopes {
-    const { areaM2, lossW } = this.faces(t);
-    const p = this.pressures(t);
-    const latent = latentHeatJPerG(t);
-    const flow = (areaM2 * this.carrier) / latent;
-    const w = Math.max(0, p.water - this.roomVapourPa) * flow;
-    const e =
-      w > 0
-        ? (this.input.facts.slowEthanol * flow * p.ethanol * MOLAR_MASS_ETHANOL_G) / MOLAR_MASS_WATER_G
-        : 0;
-    const a = this.acid(w);
-    const capacity = massOfPools(this.pools) * specificHeat(this.pools, t) + this.input.heatCapacityJPerK;
-    return { w, e, a, t: (heatW - lossW - w * latent - e * ETHANOL_HEAT_J_PER_G) / capacity };
-  }
-
-  /** At the boil: every surplus watt makes steam. */
-  boil(t: number, heatW: number): Slopes {
-    const { lossW } = this.faces(t);
-    const p = this.pressures(t);
-    const y = p.ethanol / (p.ethanol + p.water);
-    const molarHeat =
-      (1 - y) * MOLAR_MASS_WATER_G * latentHeatJPerG(t) + y * MOLAR_MASS_ETHANOL_G * ETHANOL_HEAT_J_PER_G;
-    const moles = Math.max(0, heatW - lossW) / molarHeat;
-    const w = moles * (1 - y) * MOLAR_MASS_WATER_G;
-    return { w, e: moles * y * MOLAR_MASS_ETHANOL_G, a: this.acid(w), t: 0 };
-  }
-
-  private acid(w: number): number {
-    const { acidVolatile, water } = this.pools;
-    return acidVolatile > 0 && water > 0
-      ? (this.input.facts.vinegarVolatility * w * acidVolatile) / water
-      : 0;
-  }
-}
 
 /**
  * Boils or simmers a liquor down: one energy balance for a flame too small to boil, for the boil, and for a held

@@ -1,0 +1,135 @@
+import { type StateAfterStep, type StepIntervals, kindOf } from "~/core/formula";
+import { dissolvedPct } from "~/core/pot";
+import { g, printDuration, printLength, printMass, printNumber, s } from "~/core/quantity";
+import { grossTarget } from "~/core/vessel";
+import { vesselInWords } from "../bench/pot-panel";
+import { bandText, durationBandText } from "../text/format";
+import { PotSection, snugHeight } from "../ui/pot-section";
+
+const bracketed = (text: string): string => text && `(${text})`;
+
+/** A key figure of the card with its band. */
+export function Figure({
+  label,
+  band,
+  children,
+}: {
+  label: string;
+  band?: string;
+  children: React.ReactNode;
+}) {
+  return (
+    <div>
+      <dt className="text-xs text-faded">{label}</dt>
+      <dd className="font-display text-xl font-semibold whitespace-nowrap">{children}</dd>
+      {band && <dd className="text-xs text-faded">{band}</dd>}
+    </div>
+  );
+}
+
+/** One step as a cook reads it at the stove. */
+export function CardStep({
+  state,
+  index,
+  interval,
+  relation,
+}: {
+  state: StateAfterStep;
+  interval: StepIntervals | undefined;
+  index: number;
+  relation: (lineId: string) => string;
+}) {
+  const kind = kindOf(state.step);
+  return (
+    <li className="keep grid grid-cols-[1.75rem_minmax(0,1fr)] gap-x-2 border-b border-rule py-2.5 sm:grid-cols-[1.75rem_minmax(0,1fr)_17rem] print:grid-cols-[1.75rem_minmax(0,1fr)_17rem]">
+      <span className="font-display font-semibold text-faded">{index + 1}</span>
+      <div>
+        <p>
+          <strong>
+            {kind.title(
+              state.step,
+              state.lines.map(l => l.name),
+            )}
+          </strong>{" "}
+          {kind.detail(state.step)}
+        </p>
+        {state.step.remark && <p className="italic">{state.step.remark}</p>}
+        <p className="text-sm text-faded">
+          {(state.step.cue ?? kind.cue) && `until: ${state.step.cue ?? kind.cue} · `}about{" "}
+          {printDuration(s(state.durationS))} {bracketed(durationBandText(interval?.durationS))}
+          {state.mark && state.vessel && (
+            <strong className="text-ink">
+              {" "}
+              · stop at {printLength(state.mark.markMm)} {bracketed(bandText(interval?.markMm, 1, 0))} on the
+              stick, or {printMass(grossTarget(g(state.vessel.tareG), state.massG))} on the scale with{" "}
+              {state.vessel.name}
+            </strong>
+          )}
+        </p>
+        {kind.cautions(state.step).map(caution => (
+          <p key={caution} className="text-sm text-saffron-ink">
+            ▲ {caution}
+          </p>
+        ))}
+      </div>
+      <dl className="col-start-2 text-sm sm:col-start-auto print:col-start-auto">
+        {state.lines.map(line => (
+          <div key={line.lineId} className="flex items-baseline justify-between gap-3">
+            <dt>
+              {line.name}
+              <span className="block text-xs text-faded">
+                {relation(line.lineId)}
+                {line.purchasedG - line.massG > 0.5 && `, from ${printMass(line.purchasedG)} bought`}
+              </span>
+            </dt>
+            <dd className={`font-bold whitespace-nowrap ${line.certainty === "assumed" ? "is-assumed" : ""}`}>
+              {printMass(line.massG)}
+              {line.certainty === "assumed" && " (assumed)"}
+            </dd>
+          </div>
+        ))}
+        {state.computed
+          .filter(c => c.way === "in")
+          .map(computed => (
+            <div key={computed.what} className="flex items-baseline justify-between gap-3">
+              <dt>
+                {computed.what}, about
+                <span className="block text-xs text-faded">
+                  {bandText(interval?.computedG[computed.what], 1000, 1)} kg
+                </span>
+              </dt>
+              <dd className="font-bold whitespace-nowrap">{printMass(computed.massG)}</dd>
+            </div>
+          ))}
+      </dl>
+    </li>
+  );
+}
+
+/** A pot to scale with its mark. */
+export function Mark({ state, index }: { state: StateAfterStep; index: number }) {
+  const { vessel, mark } = state;
+  if (!vessel) return null;
+  const level = mark?.markMm ?? state.levelMm;
+  return (
+    <figure className="keep">
+      <PotSection
+        className="w-full"
+        vessel={vessel}
+        levelMm={mark ? mark.startMm : state.levelMm}
+        bulkMm={state.pot.solids.length ? (state.bulkLevelMm ?? 0) : 0}
+        dissolvedPct={dissolvedPct(state.pot.liquor)}
+        mark={level === null ? null : { levelMm: level, label: `${printNumber(level)} mm` }}
+        stick
+        width={250}
+        height={snugHeight(vessel, 250, 170, 70)}
+        gutter={70}
+        title={`Step ${index + 1}: ${vessel.name}, mark at ${printNumber(level ?? 0)} mm`}
+      />
+      <figcaption className="text-center text-sm">
+        <strong>step {index + 1}</strong> · {vessel.name}
+        <span className="block text-xs text-faded">{vesselInWords(vessel)}</span>
+      </figcaption>
+    </figure>
+  );
+}
