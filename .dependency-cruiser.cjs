@@ -1,6 +1,6 @@
 /** The rings of the architecture. Arrows point inward only. */
 const PURE_LIBRARIES = "^node_modules/(zod|yalps|simple-statistics|jstat|ml-levenberg-marquardt)/";
-const TESTS = "[.](test|dbtest|spec)[.]tsx?$|^core/(.*/)?testing[.]ts$";
+const TESTS = ["[.](test|dbtest|spec)[.]tsx?$", "^core/.*testing[.]ts$"];
 
 module.exports = {
   forbidden: [

@@ -23,7 +23,7 @@ import {
   walk,
   withBase,
 } from ".";
-import { kitchen, demo, stock, line, share, blank, adding, amounts } from "./testing";
+import { kitchen, stock, line, share, blank, adding, amounts } from "./testing";
 
 describe("C1 lines as shares of a base", () => {
   const puree = blank(2600, [

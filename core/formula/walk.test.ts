@@ -18,7 +18,7 @@ import {
   walk,
   withBase,
 } from ".";
-import { kitchen, demo, stock, glace, line, share, blank, adding, amounts } from "./testing";
+import { kitchen, stock, glace, line, share, blank, adding } from "./testing";
 
 describe("the walk of the demo stock at 8.6 kg", () => {
   const walked = walk(withBase(stock, g(8600)), kitchen, { trace: true });

@@ -1,0 +1,227 @@
+import { describe, expect, test } from "vitest";
+import { DEMO_KITCHEN } from "../../../demo/kitchen";
+import { type PotState, EMPTY_POT, exitMass, liquorMass, massOfPools, potMass, solidsMass } from "../../pot";
+import { degC, g } from "../../quantity";
+import { valueOf } from "../../result";
+import { geometryOfVessel } from "../../vessel";
+import { type Step, applyStep, openKitchen } from "..";
+import { STEP_KINDS, type StepKindName } from ".";
+
+const kitchen = openKitchen(DEMO_KITCHEN);
+const vessel = (id: string) => kitchen.vessels.find(v => v.id === id) ?? null;
+const ingredient = (id: string) => {
+  const found = kitchen.ingredientById.get(id);
+  if (!found) throw new Error(id);
+  return found;
+};
+const lines = (...of: [string, number][]) =>
+  of.map(([id, mass], i) => ({ lineId: `${id}-${i}`, ingredient: ingredient(id), massG: g(mass) }));
+
+/** Does one step of a kind, with a few of its fields changed. */
+function perform(
+  kind: StepKindName,
+  change: object = {},
+  where: Partial<Parameters<typeof applyStep>[1]> = {},
+) {
+  const step = { ...STEP_KINDS[kind].blank("x"), ...change } as Step;
+  return applyStep(step, {
+    pot: EMPTY_POT,
+    vessel: null,
+    lines: [],
+    kitchen,
+    field: "steps.0",
+    trace: false,
+    ...where,
+  });
+}
+const after = (...args: Parameters<typeof perform>) => valueOf(perform(...args));
+const potOf = (...of: [string, number][]): PotState => after("add", {}, { lines: lines(...of) }).pot;
+
+describe("roast", () => {
+  const roasted = after("roast", { durationMin: 50 }, { lines: lines(["guinea-fowl-carcass", 8600]) });
+  test("a fifth is lost; three tenths of it runs into the tray as fat", () => {
+    expect(exitMass(roasted.pot, "vapour")).toBeCloseTo(8600 * 0.2 * 0.7, 6);
+    expect(roasted.pot.floatFatG).toBeCloseTo(8600 * 0.2 * 0.3, 6);
+    expect(potMass(roasted.pot)).toBeCloseTo(8600 * (1 - 0.14), 6);
+    expect(roasted.pot.solids[0]?.roasted).toBe(true);
+    expect(roasted.vessel?.use).toBe("tray");
+    expect(roasted.durationS).toBe(3000);
+  });
+});
+
+describe("brown", () => {
+  test("only what the step adds dries", () => {
+    const bones = after("roast", {}, { lines: lines(["guinea-fowl-carcass", 1000]) }).pot;
+    const browned = after("brown", {}, { pot: bones, lines: lines(["onion", 200]) });
+    expect(browned.pot.solids[0]?.pools).toEqual(bones.solids[0]?.pools);
+    expect(massOfPools(browned.pot.solids[1]?.pools ?? bones.liquor)).toBeCloseTo(140, 6);
+    expect(browned.computed[0]?.massG).toBeCloseTo(60, 6);
+  });
+});
+
+describe("add", () => {
+  test("the first liquid chooses the smallest pot with headspace", () => {
+    expect(after("add", {}, { lines: lines(["water", 3000]) }).vessel?.id).toBe("saucepan-24");
+    expect(after("add", {}, { lines: lines(["water", 15_000]) }).vessel?.id).toBe("tall-1");
+  });
+  test("a named pot is kept; one that is gone is refused", () => {
+    expect(after("add", { vesselId: "tall-2" }, { lines: lines(["water", 300]) }).vessel?.id).toBe("tall-2");
+    expect(perform("add", { vesselId: "sold" }, { lines: lines(["water", 300]) })).toMatchObject({
+      ok: false,
+      problems: [{ code: "UNKNOWN_ID", field: "steps.0.vesselId" }],
+    });
+  });
+  test("two liquids meet at the temperature their heat gives", () => {
+    const hot = { ...potOf(["water", 1000]), temperatureC: degC(95) };
+    expect(
+      after("add", {}, { pot: hot, vessel: vessel("tall-1"), lines: lines(["water", 1000]) }).pot
+        .temperatureC,
+    ).toBeCloseTo(55, 0);
+  });
+});
+
+describe("cover", () => {
+  const bones = potOf(["guinea-fowl-carcass", 6000]);
+  test("deeper cover takes more water by the area of the pot", () => {
+    const water = (depthMm: number) =>
+      after("cover", { depthMm, vesselId: "tall-2" }, { pot: bones }).computed[0]?.massG ?? 0;
+    expect(water(50) - water(25)).toBeCloseTo(((Math.PI * 40 * 40) / 4) * 2.5 * 0.9991, 0);
+  });
+  test("a pot too small for the heap is refused with what to do", () => {
+    const refused = perform("cover", { vesselId: "low-36" }, { pot: potOf(["guinea-fowl-carcass", 9000]) });
+    expect(refused).toMatchObject({ ok: false, problems: [{ code: "BULK_ABOVE_RIM" }] });
+    expect(!refused.ok && refused.problems[0]?.message).toContain("larger pot");
+  });
+  test("too near to the rim is done, with a warning", () => {
+    const near = perform(
+      "cover",
+      { vesselId: "tall-1", depthMm: 60 },
+      { pot: potOf(["guinea-fowl-carcass", 8000]) },
+    );
+    expect(near.ok && near.value.warnings.map(w => w.code)).toEqual(["HEADSPACE"]);
+  });
+});
+
+describe("simmer", () => {
+  const covered = after("cover", {}, { pot: potOf(["guinea-fowl-carcass", 6000]) });
+  const start = { pot: covered.pot, vessel: covered.vessel };
+  test("a longer simmer loses more and gives more gelatin", () => {
+    const short = after("simmer", { durationMin: 60 }, start);
+    const long = after("simmer", { durationMin: 300 }, start);
+    expect(liquorMass(long.pot)).toBeLessThan(liquorMass(short.pot));
+    expect(long.pot.liquor.collagen).toBeGreaterThan(short.pot.liquor.collagen);
+    expect(long.pot.temperatureC).toBeCloseTo(88, 6);
+  });
+  test("a closed lid keeps nearly everything", () => {
+    const open = after("simmer", { lid: "off" }, start).computed[0]?.massG ?? 0;
+    const shut = after("simmer", { lid: "on" }, start).computed[0]?.massG ?? 0;
+    expect(shut).toBeLessThan(open * 0.6);
+  });
+  test("bones that come out of the liquor are warned of, with the litres to top up", () => {
+    const dry = perform("simmer", { durationMin: 1200, surface: "stirred" }, start);
+    const warning = dry.ok ? dry.value.warnings.find(w => w.code === "NOT_COVERED") : undefined;
+    expect(warning?.message).toMatch(/top up \d/);
+  });
+  test("heating up takes time and steam before the clock of the simmer starts", () => {
+    const held = after("simmer", { durationMin: 60 }, start);
+    expect(held.durationS).toBeGreaterThan(3600 + 600);
+  });
+});
+
+describe("strain", () => {
+  const full = potOf(["water", 8000], ["guinea-fowl-carcass", 3000], ["onion", 400]);
+  test("nothing solid stays; drained keeps back more than pressed", () => {
+    const drained = after("strain", {}, { pot: full, vessel: vessel("tall-1") });
+    const pressed = after("strain", { press: true }, { pot: full, vessel: vessel("tall-1") });
+    expect(solidsMass(drained.pot)).toBe(0);
+    expect(liquorMass(drained.pot)).toBeCloseTo(8000 - 0.12 * 3000 - 0.25 * 400, 6);
+    expect(liquorMass(pressed.pot)).toBeGreaterThan(liquorMass(drained.pot));
+    expect(drained.vessel?.id).not.toBe("tall-1");
+  });
+  test("without solids it only changes the vessel", () => {
+    const moved = after(
+      "strain",
+      { vesselId: "saucepan-24" },
+      { pot: potOf(["water", 2000]), vessel: vessel("tall-1") },
+    );
+    expect(moved.computed).toEqual([]);
+    expect(moved.vessel?.id).toBe("saucepan-24");
+  });
+});
+
+describe("degrease", () => {
+  const fatty = potOf(["water", 5000], ["poultry-fat", 200]);
+  test("lifting set fat takes more and carries less than a ladle", () => {
+    const ladle = after("degrease", {}, { pot: fatty }).pot;
+    const lifted = after("degrease", { method: "chilled" }, { pot: fatty }).pot;
+    expect(lifted.floatFatG).toBeLessThan(ladle.floatFatG);
+    expect(liquorMass(lifted)).toBeGreaterThan(liquorMass(ladle));
+  });
+  test("hot fat is cautioned about, set fat is not", () => {
+    expect(STEP_KINDS.degrease.cautions({ ...STEP_KINDS.degrease.blank("x"), method: "ladle" })).toHaveLength(
+      1,
+    );
+    expect(STEP_KINDS.degrease.cautions({ ...STEP_KINDS.degrease.blank("x"), method: "chilled" })).toEqual(
+      [],
+    );
+  });
+});
+
+describe("cool, steep, note", () => {
+  const hot = { ...potOf(["water", 9000]), temperatureC: degC(85) };
+  test("the ice sink is far quicker than the walk-in", () => {
+    const ice = after("cool", {}, { pot: hot, vessel: vessel("tall-1") });
+    const walkIn = after("cool", { method: "walk-in" }, { pot: hot, vessel: vessel("tall-1") });
+    expect(walkIn.durationS).toBeGreaterThan(10 * ice.durationS);
+    expect(ice.pot.temperatureC).toBe(5);
+  });
+  test("colder than its bath is refused", () => {
+    expect(
+      perform("cool", { toC: 2, method: "walk-in" }, { pot: hot, vessel: vessel("tall-1") }),
+    ).toMatchObject({ ok: false, problems: [{ code: "NEVER_REACHED" }] });
+    expect(perform("cool", {}, { pot: hot })).toMatchObject({ ok: false, problems: [{ code: "MISSING" }] });
+  });
+  test("a covered pot off the fire cools a little and loses next to nothing", () => {
+    const steeped = after(
+      "steep",
+      { durationMin: 15 },
+      { pot: hot, vessel: vessel("tall-1"), lines: lines(["thyme", 8]) },
+    );
+    expect(steeped.pot.temperatureC).toBeLessThan(85);
+    expect(steeped.pot.temperatureC).toBeGreaterThan(78);
+    expect(exitMass(steeped.pot, "vapour")).toBeLessThan(30);
+    expect(steeped.pot.solids.map(p => p.name)).toEqual(["thyme"]);
+  });
+  test("a note changes nothing but the clock", () => {
+    const noted = after("note", { durationMin: 3 }, { pot: hot });
+    expect(noted.pot).toBe(hot);
+    expect(noted.durationS).toBe(180);
+  });
+});
+
+describe("reduce", () => {
+  const start = { pot: potOf(["bought-brown-stock", 6000]), vessel: vessel("low-36") };
+  test("less flame, or half off the fire, takes longer and ends at the same mark", () => {
+    const full = after("reduce", { target: { by: 0.5 }, setting: 1 }, start);
+    const low = after("reduce", { target: { by: 0.5 }, setting: 0.6 }, start);
+    const half = after("reduce", { target: { by: 0.5 }, setting: 1, overlap: 0.5 }, start);
+    expect(low.durationS).toBeGreaterThan(full.durationS);
+    expect(half.durationS).toBeGreaterThan(full.durationS);
+    expect(low.mark?.markMm).toBeCloseTo(full.mark?.markMm ?? 0, 0);
+  });
+  test("the mark in a straight pot is the share of the level; the scale target is the mass and the tare", () => {
+    const reduced = after("reduce", { target: { to: 1 / 3 } }, start);
+    expect((reduced.mark?.markMm ?? 0) / (reduced.mark?.startMm ?? 1)).toBeCloseTo(1 / 3, 6);
+    const pot = vessel("low-36");
+    expect(
+      pot && geometryOfVessel(pot).volumeAtLevel(reduced.mark?.markMm ?? (0 as never)) / 1000,
+    ).toBeGreaterThan(1.9);
+  });
+  test("to a mass and to a volume", () => {
+    expect(liquorMass(after("reduce", { target: { endG: 2000 } }, start).pot)).toBeCloseTo(2000, 3);
+    expect(perform("reduce", { target: { endG: 9000 } }, start)).toMatchObject({
+      ok: false,
+      problems: [{ code: "TARGET_ABOVE_START" }],
+    });
+  });
+});
