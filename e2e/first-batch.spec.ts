@@ -38,6 +38,12 @@ test("a first batch: from the bones on the table to a printed card", async ({ pa
   const formula = plain(await page.getByRole("region", { name: "Formula" }).innerText());
   expect(formula).toMatch(/gives\s+12\.\d l\s+(± \d|\d+–\d+)/);
 
+  // Another burner, another time; back again.
+  const burner = page.getByLabel("On which burner");
+  await burner.selectOption("plate-cool");
+  await expect(page.getByRole("region", { name: "Formula" })).not.toContainText(/in8.h.03/);
+  await burner.selectOption("plate-hot");
+
   // The numbers turn their three faces.
   await page.keyboard.press("u");
   await expect(brown).toContainText("6.00 %");

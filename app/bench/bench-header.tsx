@@ -24,11 +24,22 @@ export interface BenchHeaderProps {
   formulaId: string;
   kitchen: Kitchen;
   walked: Walk;
+  /** Burner it will stand on: times are forecast for it. */
+  burnerId: string;
+  onBurner: (id: string) => void;
   yieldBand: string;
   timeBand: string;
 }
 
-export function BenchHeader({ formula, kitchen, walked, yieldBand, timeBand }: BenchHeaderProps) {
+export function BenchHeader({
+  formula,
+  kitchen,
+  walked,
+  burnerId,
+  onBurner,
+  yieldBand,
+  timeBand,
+}: BenchHeaderProps) {
   const { document, edit } = formula;
   const good = formula.saveState === "saved";
   const waiting = formula.saveState === "waiting" || formula.saveState === "saving";
@@ -71,6 +82,8 @@ export function BenchHeader({ formula, kitchen, walked, yieldBand, timeBand }: B
         <ScalePanel formula={formula} kitchen={kitchen} walked={walked} />
         <CookButton
           kitchen={kitchen}
+          burnerId={burnerId}
+          onBurner={onBurner}
           ready={walked.problems.length === 0 && walked.states.length > 0 && good}
         />
       </div>
@@ -91,7 +104,17 @@ function KeyFigure({ label, band, children }: { label: string; band: string; chi
   );
 }
 
-function CookButton({ kitchen, ready }: { kitchen: Kitchen; ready: boolean }) {
+function CookButton({
+  kitchen,
+  burnerId,
+  onBurner,
+  ready,
+}: {
+  kitchen: Kitchen;
+  burnerId: string;
+  onBurner: (id: string) => void;
+  ready: boolean;
+}) {
   const refused = useActionData<CookReply>();
   const busy = useNavigation().state !== "idle";
   return (
@@ -102,7 +125,8 @@ function CookButton({ kitchen, ready }: { kitchen: Kitchen; ready: boolean }) {
       <select
         id="cook-burner"
         name="burner"
-        defaultValue={kitchen.data.defaultBurnerId}
+        value={burnerId}
+        onChange={event => onBurner(event.currentTarget.value)}
         className="max-w-36 rounded-lg border border-rule bg-enamel px-2 py-2 text-sm"
       >
         {kitchen.data.burners.map(burner => (

@@ -83,12 +83,18 @@ const QUANTITY = {
 function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderData"]) {
   const formula = useFormula(stored.id, stored);
   const { document } = formula;
+  const [burnerId, setBurnerId] = useState(kitchenData.defaultBurnerId);
   const kitchen = useMemo<Kitchen>(
-    () => openKitchen({ ...kitchenData, formulas: { ...kitchenData.formulas, [stored.id]: document } }),
-    [kitchenData, document, stored.id],
+    () =>
+      openKitchen(
+        { ...kitchenData, formulas: { ...kitchenData.formulas, [stored.id]: document } },
+        {},
+        burnerId,
+      ),
+    [kitchenData, document, stored.id, burnerId],
   );
   const walked = useMemo(() => walk(document, kitchen, { trace: true }), [document, kitchen]);
-  const { intervals, fresh } = useIntervals(document, kitchenData);
+  const { intervals, fresh } = useIntervals(document, kitchenData, burnerId);
   const [selected, setSelected] = useState<string | null>(null);
   const [face, setFace] = useState<Face>("grams");
   const [quantity, setQuantity] = useState<TraceQuantity>("mass");
@@ -106,6 +112,7 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
       if (asked.ask === "mass") return withUnit(bandText(step?.massG, 1000, 2), "kg");
       if (asked.ask === "litres") return withUnit(bandText(step?.volumeMl, 1000, 1), "l");
       if (asked.ask === "mark") return withUnit(bandText(step?.markMm, 1, 0), "mm");
+      if (asked.ask === "computed") return withUnit(bandText(step?.computedG[asked.what], 1, 0), "g");
       return "";
     },
     [intervals, last],
@@ -127,6 +134,8 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
           formula={formula}
           kitchen={kitchen}
           walked={walked}
+          burnerId={burnerId}
+          onBurner={setBurnerId}
           yieldBand={fresh ? bandText(last?.volumeMl, 1000, walked.finishedMl < 2000 ? 2 : 1) : ""}
           timeBand={fresh ? durationBandText(last?.clockS) : ""}
           formulaId={stored.id}

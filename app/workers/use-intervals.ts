@@ -13,10 +13,16 @@ const PAUSE_MS = 120;
 export function useIntervals(
   document: FormulaDocument,
   kitchen: KitchenData,
+  burnerId: string,
 ): { intervals: readonly StepIntervals[]; fresh: boolean } {
   const worker = useRef<{ remote: Remote<IntervalJobs>; end: () => void } | null>(null);
-  const [answer, setAnswer] = useState<{ of: FormulaDocument | null; intervals: readonly StepIntervals[] }>({
+  const [answer, setAnswer] = useState<{
+    of: FormulaDocument | null;
+    on: string;
+    intervals: readonly StepIntervals[];
+  }>({
     of: null,
+    on: "",
     intervals: [],
   });
 
@@ -39,15 +45,15 @@ export function useIntervals(
   useEffect(() => {
     let wanted = true;
     const timer = setTimeout(() => {
-      void worker.current?.remote.intervals(document, kitchen).then(intervals => {
-        if (wanted) setAnswer({ of: document, intervals });
+      void worker.current?.remote.intervals(document, kitchen, burnerId).then(intervals => {
+        if (wanted) setAnswer({ of: document, on: burnerId, intervals });
       });
     }, PAUSE_MS);
     return () => {
       wanted = false;
       clearTimeout(timer);
     };
-  }, [document, kitchen]);
+  }, [document, kitchen, burnerId]);
 
-  return { intervals: answer.intervals, fresh: answer.of === document };
+  return { intervals: answer.intervals, fresh: answer.of === document && answer.on === burnerId };
 }
