@@ -3,6 +3,7 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   resolve: { tsconfigPaths: true },
   test: {
+    setupFiles: ["vitest.setup.ts"],
     projects: [
       {
         extends: true,

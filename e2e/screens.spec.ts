@@ -95,6 +95,15 @@ test("from 390 to 1600 px nothing is cut off", async ({ page }) => {
   }
 });
 
+test("who is cooking can be said without any script", async ({ browser, baseURL }) => {
+  const page = await browser.newPage({ javaScriptEnabled: false, ...(baseURL && { baseURL }) });
+  await page.goto("/who?to=/book");
+  await page.getByRole("button", { name: "Petr Lind" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Book" })).toBeVisible();
+  await expect(page.getByRole("link", { name: "Petr" })).toBeVisible();
+  await page.close();
+});
+
 test("no script of this page breaks its own rules", async ({ page }) => {
   const complaints: string[] = [];
   page.on("console", message => {

@@ -85,6 +85,8 @@ app.use(
       },
     },
     xFrameOptions: { action: "deny" },
+    // Without a referrer a plain form posts “Origin: null”, which the router must take for a forgery.
+    referrerPolicy: { policy: "same-origin" },
     // Served on plain http on loopback: a promise of https would only lock people out.
     strictTransportSecurity: false,
   }),

@@ -65,6 +65,17 @@ describe("boiling point", () => {
   ])("latent heat at %d °C is %d J/g (steam tables, from memory)", (t, expected) => {
     expect(Math.abs(latentHeatJPerG(t) - expected)).toBeLessThan(1);
   });
+  test("a drop of spirit without water, and a crust, still boil somewhere", () => {
+    for (const parts of [
+      { ethanol: 99.999, water: 0.001 },
+      { ethanol: 1e-7, water: 1e-7, fat: 99 },
+      { sugars: 99.9, water: 0.1 },
+    ]) {
+      const t = valueOf(boilingPoint(liquid(100, parts), pascals(101325)));
+      expect(t).toBeGreaterThan(70);
+      expect(t).toBeLessThan(220);
+    }
+  });
   test("a pressure that cannot be a station's is refused", () => {
     expect(saturationTemperature(pascals(1013))).toMatchObject({
       ok: false,

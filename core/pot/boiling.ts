@@ -6,7 +6,7 @@ import {
   waterActivityBesideEthanol,
 } from "../alcohol/vapour-liquid";
 import { type Celsius, type Pascals, degC, pascals } from "../quantity";
-import { InvariantError, type Problem, type Result, ok, refuse } from "../result";
+import { type Problem, type Result, ok, refuse } from "../result";
 import type { Pools } from "./pools";
 
 /** Air around the pots. */
@@ -77,7 +77,24 @@ function solveBoiling(lnRatio: (t: number) => number, start: number, tolerance: 
     t -= step;
     if (Math.abs(step) < tolerance) return t;
   }
-  throw new InvariantError("Boiling point did not converge.");
+  return bisectBoiling(lnRatio);
+}
+
+/** Between these any liquid of a kitchen boils, °C. */
+const BOILS_BETWEEN = { lo: 0, hi: 220 } as const;
+
+/**
+ * The slow, sure way for what the quick ways cannot do: a crust, a drop of spirit without water. The vapour pressure
+ * rises with the temperature, so halving always arrives; outside `BOILS_BETWEEN` the nearer end stands.
+ */
+function bisectBoiling(lnRatio: (t: number) => number): number {
+  let { lo, hi }: { lo: number; hi: number } = BOILS_BETWEEN;
+  for (let pass = 0; pass < 60; pass++) {
+    const middle = (lo + hi) / 2;
+    if (lnRatio(middle) > 0) hi = middle;
+    else lo = middle;
+  }
+  return (lo + hi) / 2;
 }
 
 /**
@@ -159,10 +176,11 @@ export function boilingPointC(p: Pools, pressure: number, warmStart?: number): n
   let t1 = t0 - f0 / 0.0365;
   for (let pass = 0; pass < 40; pass++) {
     const f1 = excess(t1);
-    if (Math.abs(f1) < 1e-10 || f1 === f0) return t1;
+    if (Math.abs(f1) < 1e-10) return t1;
+    if (!Number.isFinite(f1) || f1 === f0) break;
     [t0, f0, t1] = [t1, f1, t1 - (f1 * (t1 - t0)) / (f1 - f0)];
   }
-  throw new InvariantError("Bubble point did not converge.");
+  return bisectBoiling(excess);
 }
 
 /**

@@ -11,7 +11,7 @@ import {
   volumeAt,
   volumeAt20,
 } from "../pot";
-import { degC, g, ml, pascals, s, watts } from "../quantity";
+import { degC, g, ml, type mm, pascals, s, watts } from "../quantity";
 import { valueOf } from "../result";
 import { SEA_LEVEL, STOCK, WINE, liquid } from "../testing";
 import { geometryOf } from "../vessel";
@@ -292,6 +292,27 @@ describe("invariants", () => {
     const first = reduce(liquor, 0.5);
     within(first.endS + reduce(first.liquor, 0.5).endS, reduce(liquor, 0.25).endS, 1e-3);
   });
+});
+
+test("a spoonful on a flame that never boils it is refused without keeping anybody waiting", () => {
+  let asked = 0;
+  const vessel = pot(60, 100);
+  const counting = {
+    ...vessel,
+    surfaceMm2: (level: ReturnType<typeof mm>) => (asked++, vessel.surfaceMm2(level)),
+  };
+  const never = job({
+    liquor: water(2),
+    vessel: counting,
+    drive: { watts: watts(0.3) },
+    goal: { temperatureC: degC(95) },
+    temperatureC: degC(15),
+    heatCapacityJPerK: 500,
+    lid: "on",
+  });
+  expect(never.ok && never.value.reached).toBe(false);
+  // Each step asks a few times; 48 h in quarter seconds would be 700 000 steps.
+  expect(asked).toBeLessThan(40_000);
 });
 
 describe("refusals and warnings", () => {

@@ -57,6 +57,10 @@ export const MOST_TIME_S = s(48 * 3600);
 const DRY_SHARE = 0.02;
 /** Less than a microgram of water is none. */
 const LEAST_WATER_G = 1e-6;
+const SHORTEST_STEP_S = 0.25;
+const LONGEST_STEP_S = 60;
+/** A run of the foreseen length takes 150–230 steps. */
+const STEPS_BEFORE_GROWING = 500;
 const FOAM_FILL = 0.4;
 const THIN_LAYER_MM = 4;
 
@@ -148,7 +152,7 @@ function stepSize(input: SimulationInput, pan: Pan, most: number, measure: numbe
     const rate = slopes ? slopes.w + slopes.e : Math.max(50, "watts" in drive ? drive.watts : 0) / 2257;
     estimate = rate > 0 ? steam / rate : most;
   }
-  return Math.min(60, Math.max(0.25, Math.min(estimate, most) / 150));
+  return Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, Math.min(estimate, most) / 150));
 }
 
 function run(input: SimulationInput): Result<Simulation> {
@@ -167,7 +171,8 @@ function run(input: SimulationInput): Result<Simulation> {
   let t = hold === null ? Math.min(input.temperatureC, boils) : Math.min(hold, boils - 0.01);
   let now = 0;
   let measure = measureOf(pan, goal);
-  const dt0 = stepSize(input, pan, most, measure);
+  let longest = stepSize(input, pan, most, measure);
+  let steps = 0;
   let boilS: number | null = null;
   let requiredW = 0;
   let reached = aimT !== null && t === aimT;
@@ -179,7 +184,9 @@ function run(input: SimulationInput): Result<Simulation> {
   note();
 
   while (!reached && now < most) {
-    let dt = Math.min(dt0, most - now);
+    // What was thought to be quick and is not: the steps grow, so that no wish keeps the page waiting.
+    if (++steps % STEPS_BEFORE_GROWING === 0) longest = Math.min(LONGEST_STEP_S, longest * 2);
+    let dt = Math.min(longest, most - now);
     boils = pan.boilsAt(boils);
     const from = { w, e, a, t };
     let k: Slopes;
