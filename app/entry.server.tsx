@@ -50,10 +50,16 @@ export default function handleRequest(
   });
 }
 
-/** Name and stack only: a query's message holds its parameters. */
+/** Name and places only: the message of a query, and the first lines of its stack, hold the parameters. */
 const describe = (error: unknown) =>
   error instanceof Error
-    ? { name: error.name, stack: error.stack?.split("\n").slice(1, 6) }
+    ? {
+        name: error.name,
+        at: error.stack
+          ?.split("\n")
+          .filter(line => line.startsWith("    at "))
+          .slice(0, 5),
+      }
     : { name: "unknown" };
 
 export const handleError: HandleErrorFunction = (error, { request }) => {

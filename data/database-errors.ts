@@ -7,3 +7,6 @@ export function databaseCode(error: unknown): string | null {
 }
 
 export const isDuplicate = (error: unknown): boolean => databaseCode(error) === "ER_DUP_ENTRY";
+
+/** The database broke a tie between two transactions; the loser may simply try again. */
+export const isDeadlock = (error: unknown): boolean => databaseCode(error) === "ER_LOCK_DEADLOCK";

@@ -190,6 +190,19 @@ describe("runs", () => {
     expect((await eventsOf(connection.db, [runId]))[runId]).toHaveLength(21);
   });
 
+  test("many small deliveries at once lose nothing and fail nothing", async () => {
+    const { runId } = await begin();
+    const all = Array.from({ length: 30 }, (_, i) => event({ kind: "noted", stepId: "s1", text: `n ${i}` }));
+    const deliveries = Array.from({ length: 12 }, (_, i) => all.slice(0, 10 + i));
+    const outcomes = await Promise.all(
+      [...deliveries, all].map(events =>
+        appendEvents(connection.db, { kitchenId: KITCHEN_ID, runId, events, now: NOW }),
+      ),
+    );
+    expect(outcomes.every(o => o.ok)).toBe(true);
+    expect((await eventsOf(connection.db, [runId]))[runId]).toHaveLength(31);
+  });
+
   test("a finished run leaves the range and keeps its batch; undoing the finish brings it back", async () => {
     const { runId, versionId, document } = await begin();
     const state = fold(

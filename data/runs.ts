@@ -3,7 +3,7 @@ import { ulid } from "ulid";
 import { type BatchRecord, type RunEvent, runEventSchema } from "../core/run";
 import { recordAudit } from "./audit";
 import type { Database, Queries } from "./connection";
-import { isDuplicate } from "./database-errors";
+import { isDeadlock, isDuplicate } from "./database-errors";
 import { batch, formulaVersion, person, run, runEvent } from "./schema";
 
 export interface StoredRun {
@@ -123,6 +123,9 @@ export async function eventsOf(db: Queries, runIds: readonly string[]): Promise<
 
 export type AppendOutcome = { readonly ok: true } | { readonly ok: false; readonly conflicting: string };
 
+/** Deliveries that cross are looked at again this often. */
+const MOST_ATTEMPTS = 4;
+
 /** Same event, whatever the order of its keys on the way. */
 const sameEvent = (a: RunEvent, b: RunEvent): boolean => canonical(a) === canonical(b);
 const canonical = (value: unknown): string =>
@@ -192,8 +195,9 @@ export async function appendEvents(
       return { ok: true as const };
     });
   } catch (error) {
-    // Two deliveries of one queue may cross: the second look then finds the first one's rows.
-    if (isDuplicate(error) && attempt === 0) return appendEvents(db, input, 1);
+    // Two deliveries of one queue may cross: another look then finds the first one's rows.
+    if ((isDuplicate(error) || isDeadlock(error)) && attempt < MOST_ATTEMPTS)
+      return appendEvents(db, input, attempt + 1);
     throw error;
   }
 }

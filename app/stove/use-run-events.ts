@@ -33,15 +33,22 @@ export function useRunEvents(
     offset.current = Math.round(serverNow - Date.now());
   }, [serverNow]);
 
+  // One delivery at a time; what is logged meanwhile goes with the next.
+  const sending = useRef(false);
   const send = useCallback(async () => {
-    const before = (await pendingOf(runId)).length;
-    if (!before) return;
-    const outcome = await deliver(runId);
-    setRefusal(outcome.kind === "refused" ? outcome.message : null);
-    setWaiting((await pendingOf(runId)).length);
-    if (outcome.kind === "delivered") {
-      offset.current = Math.round(outcome.serverNow - Date.now());
-      delivered.current();
+    if (sending.current) return;
+    sending.current = true;
+    try {
+      while ((await pendingOf(runId)).length > 0) {
+        const outcome = await deliver(runId);
+        setRefusal(outcome.kind === "refused" ? outcome.message : null);
+        if (outcome.kind !== "delivered") break;
+        offset.current = Math.round(outcome.serverNow - Date.now());
+        delivered.current();
+      }
+    } finally {
+      sending.current = false;
+      setWaiting((await pendingOf(runId)).length);
     }
   }, [runId]);
 
