@@ -1,5 +1,7 @@
 import type { Mark } from "./estimate";
+import { ALCOHOL_FACTS } from "./alcohol/facts";
 import { COOLING_FACTS } from "./cooling/facts";
+import { HEAT_FACTS } from "./heat/facts";
 import { POT_FACTS } from "./pot/facts";
 import { REDUCTION_FACTS } from "./reduction/facts";
 import { STOCK_FACTS } from "./stock/facts";
@@ -27,6 +29,8 @@ export const FACTS = {
   ...VESSEL_FACTS,
   ...REDUCTION_FACTS,
   ...STOCK_FACTS,
+  ...ALCOHOL_FACTS,
+  ...HEAT_FACTS,
   ...COOLING_FACTS,
 } as const satisfies Record<string, Fact>;
 

@@ -44,7 +44,15 @@ export type ProblemCode =
   | "UNREACHABLE"
   | "TARE"
   | "READING_ABOVE_RIM"
-  | "DUPLICATE";
+  | "DUPLICATE"
+  | "TIME_ORDER"
+  | "PROBE"
+  | "NO_AREA"
+  | "NO_PROJECTION"
+  | "PRESET_SPECIES"
+  | "TARGET_ABOVE_NOW"
+  | "ABV"
+  | "IMPLAUSIBLE";
 
 /** A refusal: what is wrong, where, and what would be right, in a cook's words. */
 export interface Problem {

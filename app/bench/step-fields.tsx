@@ -79,7 +79,13 @@ export const STEP_FIELDS: Readonly<Record<StepKindName, readonly StepField[]>> =
       type: "choice",
       choices: [
         ["ice-bath", "ice sink, stirred"],
+        ["ice-bath-still", "ice sink, nobody stirs"],
         ["walk-in", "walk-in, covered"],
+        ["walk-in-fan", "walk-in, under the fan"],
+        ["blast", "blast chiller"],
+        ["running-water", "running water, stirred"],
+        ["ice-wand", "ice wand, stirred"],
+        ["room", "on the bench"],
       ],
     },
     { key: "toC", label: "Down to", type: "temperature", min: 1, max: 80 },

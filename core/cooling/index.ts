@@ -1,1 +1,23 @@
-export { COOLING_METHODS, type CoolingMethod, coolingTime, drainOf } from "./cooling";
+export {
+  COOLING_METHODS,
+  type CoolingCourse,
+  type CoolingMethod,
+  ONE_WAND_J,
+  type Sinks,
+  type Standing,
+  coolingCourse,
+  coolingTime,
+  sinksOf,
+  wandCapacityJ,
+} from "./cooling";
+export { GREENS_HEAT, ICE_MARGIN, bathFor, iceForBath, iceForBlanching, iceIntoPot } from "./ice";
+export { type CoolingProfile, PROFILES, PROFILE_IDS, type ProfileId } from "./limits";
+export {
+  type LogVerdict,
+  type StageVerdict,
+  VERDICT_WORDS,
+  type Verdict,
+  judgeLog,
+  worstVerdict,
+} from "./log-verdict";
+export { type Outlook, outlook, projectCooling } from "./projection";

@@ -20,6 +20,7 @@ export {
   SHELF_TEMPERATURE_C,
   type SolidPart,
   accountedFor,
+  contentsOf,
   exitMass,
   liquorMass,
   potMass,
@@ -38,6 +39,17 @@ export {
   skimFat,
   strain,
 } from "./operations";
+export { absorb, drain, fatCapPct, sieve, skimMass } from "./separate";
+export {
+  type TopUpLog,
+  breakFat,
+  emulsify,
+  mergePots,
+  netEvaporation,
+  splitPot,
+  steamOf,
+  topUp,
+} from "./combine";
 export {
   abvOf,
   brixOf,

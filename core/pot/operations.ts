@@ -15,7 +15,7 @@ import {
   subtractPools,
   sumPools,
 } from "./pools";
-import { type PotState, type SolidPart, leave, liquorMass, potMass } from "./pot-state";
+import { type PotState, type SolidPart, contentsOf, leave, liquorMass, potMass } from "./pot-state";
 
 /** How much more than there is may be asked for before it is refused: rounding noise only. */
 const SLACK = 1e-9;
@@ -33,7 +33,7 @@ const notEnough = (field: string, wanted: number, available: number, what: strin
 
 /** Heat-weighted mean temperature of two masses; the pan's own heat is left out (heating covers it). */
 function mixTemperature(pot: PotState, added: Pools, addedC: Celsius): Celsius {
-  const present = sumPools([pot.liquor, ...pot.solids.map(p => p.pools), onePool("fat", pot.floatFatG)]);
+  const present = contentsOf(pot);
   const here =
     massOfPools(present) * (massOfPools(present) > 0 ? specificHeat(present, pot.temperatureC) : 0);
   const there = massOfPools(added) * (massOfPools(added) > 0 ? specificHeat(added, addedC) : 0);
@@ -198,7 +198,13 @@ export function holdBack(kind: SolidKind, facts: FactValues): number {
     case "poultry-whole":
       return facts.holdPoultryBones;
     case "veal-bones":
+    case "beef-bones":
+    case "pork-bones":
       return facts.holdVealBones;
+    case "fish-frames":
+      return facts.holdFishFrames;
+    case "shells":
+      return facts.holdShells;
     case "mirepoix":
       return facts.holdMirepoix;
     case "mushrooms":

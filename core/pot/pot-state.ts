@@ -65,6 +65,10 @@ export const solidsMass = (pot: PotState): Grams =>
 export const potMass = (pot: PotState): Grams => g(liquorMass(pot) + solidsMass(pot) + pot.floatFatG);
 export const exitMass = (pot: PotState, exit: Exit): Grams => massOfPools(pot.exits[exit]);
 
+/** Everything a pot holds, without its books. */
+export const contentsOf = (pot: PotState): Pools =>
+  sumPools([pot.liquor, ...pot.solids.map(part => part.pools), onePool("fat", pot.floatFatG)]);
+
 /** All that is in the pot and all that left it, pool by pool: equals `entered`. */
 export const accountedFor = (pot: PotState): Pools =>
   sumPools([

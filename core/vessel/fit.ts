@@ -1,4 +1,4 @@
-import type { FactValues } from "../facts";
+import type { FactId, FactValues } from "../facts";
 import type { SolidKind } from "../larder";
 import { type Grams, type Millilitres, type Millimetres, ml, mm, printNumber } from "../quantity";
 import { type Result, type Warning, ok, refuse } from "../result";
@@ -11,33 +11,22 @@ export interface Heap {
   readonly massG: Grams;
 }
 
-const densityOfKind = (kind: SolidKind, f: FactValues): number => {
-  switch (kind) {
-    case "poultry-bones":
-    case "poultry-whole":
-      return f.densityPoultryBones;
-    case "veal-bones":
-      return f.densityVealBones;
-    case "mushrooms":
-      return f.densityMushrooms;
-    case "mirepoix":
-    case "herbs":
-      return f.densityMirepoix;
-  }
-};
+/** Which facts say how heavy a kind of solid is and how it heaps. Only what is read widens an interval. */
+const HEAP_FACTS = {
+  "poultry-bones": { density: "densityPoultryBones", packing: "packingPoultryBones" },
+  "poultry-whole": { density: "densityPoultryBones", packing: "packingPoultryWhole" },
+  "veal-bones": { density: "densityVealBones", packing: "packingVealBones" },
+  "beef-bones": { density: "densityBeefBones", packing: "packingBeefBones" },
+  "pork-bones": { density: "densityVealBones", packing: "packingVealBones" },
+  "fish-frames": { density: "densityFishFrames", packing: "packingFishFrames" },
+  shells: { density: "densityShells", packing: "packingShells" },
+  mushrooms: { density: "densityMushrooms", packing: "packingMushrooms" },
+  mirepoix: { density: "densityMirepoix", packing: "packingMirepoix" },
+  herbs: { density: "densityMirepoix", packing: "packingMirepoix" },
+} as const satisfies Record<SolidKind, { density: FactId; packing: FactId }>;
 
-const packingOfKind = (kind: SolidKind, f: FactValues): number => {
-  switch (kind) {
-    case "poultry-bones":
-      return f.packingPoultryBones;
-    case "poultry-whole":
-      return f.packingPoultryWhole;
-    case "veal-bones":
-      return f.packingVealBones;
-    default:
-      return f.packingMirepoix;
-  }
-};
+const densityOfKind = (kind: SolidKind, f: FactValues): number => f[HEAP_FACTS[kind].density];
+const packingOfKind = (kind: SolidKind, f: FactValues): number => f[HEAP_FACTS[kind].packing];
 
 /** Volume solids displace, ml. */
 export const displacedMl = (heaps: readonly Heap[], f: FactValues): Millilitres =>
@@ -58,8 +47,16 @@ export interface Cover {
   readonly neededHeadspaceMm: Millimetres;
 }
 
-export const neededHeadspace = (geometry: Geometry, f: FactValues): Millimetres =>
-  mm(Math.max(f.headspaceMm, f.headspaceShare * geometry.heightMm));
+/** How a liquid behaves when it gets hot: quiet, foaming but kept below the boil, or foaming at the boil. */
+export type Foaming = "no" | "below-boil" | "boil";
+
+/** Room to keep between the level and the rim, mm. Source: common practice, no source. */
+export function neededHeadspace(geometry: Geometry, f: FactValues, foaming: Foaming = "no"): Millimetres {
+  if (foaming === "boil")
+    return mm(geometry.heightMm - geometry.levelClipped(ml(f.fillFoam * geometry.capacityMl)));
+  const share = foaming === "no" ? f.headspaceShare : f.headspaceFoam;
+  return mm(Math.max(f.headspaceMm, share * geometry.heightMm));
+}
 
 /**
  * Liquid that covers what lies in a vessel by a depth.

@@ -4,6 +4,7 @@ export { type Vessel, geometryOfVessel, vesselHeatCapacity, vesselSchema } from 
 export { type DipMark, dipMark, grossTarget, netOfGross, volumeOfLevel } from "./marks";
 export {
   type Cover,
+  type Foaming,
   type Heap,
   bulkMl,
   bySize,

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { COOLING_METHODS, coolingTime, drainOf } from "../../cooling";
+import { COOLING_METHODS, type CoolingMethod, coolingCourse, sinksOf } from "../../cooling";
 import { liquorMass, specificHeat } from "../../pot";
 import { degC, mm } from "../../quantity";
 import { ok, refuse } from "../../result";
@@ -14,7 +14,16 @@ const schema = z.strictObject({
   toC: z.number().min(1).max(80),
 });
 
-const WHERE = { "ice-bath": "in the ice sink, stirred", "walk-in": "covered in the walk-in" } as const;
+const WHERE: Record<CoolingMethod, string> = {
+  "ice-bath": "in the ice sink, stirred",
+  "ice-bath-still": "in the ice sink, nobody stirs",
+  "walk-in": "covered in the walk-in",
+  "walk-in-fan": "covered in the walk-in, under the fan",
+  room: "on the bench",
+  blast: "in the blast chiller",
+  "running-water": "in running water, stirred",
+  "ice-wand": "with an ice wand, stirred",
+};
 
 /** Cools what is in the pot; the time follows from bath, vessel and mass. */
 export const cool = defineStep({
@@ -36,11 +45,28 @@ export const cool = defineStep({
     const level = levelIn(pot, vessel, facts) ?? mm(0);
     const heat =
       liquorMass(pot) > 0 ? liquorMass(pot) * specificHeat(pot.liquor, (pot.temperatureC + step.toC) / 2) : 0;
-    const drain = drainOf(step.method, geometryOfVessel(vessel), level, facts);
-    const time = coolingTime(heat + bystanders(pot, vessel), pot.temperatureC, degC(step.toC), drain);
-    if (!time.ok) return refuse(...at(context.field, time.problems));
+    const sinks = sinksOf(
+      {
+        method: step.method,
+        vessel: geometryOfVessel(vessel),
+        level,
+        covered: true,
+        thick: false,
+        stirred: true,
+        roomC: context.around.ambientC,
+      },
+      facts,
+    );
+    if (!sinks.ok) return refuse(...at(context.field, sinks.problems));
+    const capacity = facts.coolingMassTrue * heat + bystanders(pot, vessel);
+    const course = coolingCourse(capacity, pot.temperatureC, degC(step.toC), sinks.value);
+    if (!course.ok) return refuse(...at(context.field, course.problems));
     return ok(
-      outcome({ ...pot, temperatureC: degC(Math.min(step.toC, pot.temperatureC)) }, vessel, time.value),
+      outcome(
+        { ...pot, temperatureC: degC(Math.min(step.toC, pot.temperatureC)) },
+        vessel,
+        course.value.time,
+      ),
     );
   },
 });

@@ -3,7 +3,7 @@ import { evaporate, potMass } from "../../pot";
 import { degC, g, minutes, mm, printNumber, s } from "../../quantity";
 import { type Warning, ok, refuse } from "../../result";
 import { LIDS, SURFACES, type SimulationInput, heatIntoPan, simulate, simulateToGoal } from "../../reduction";
-import { releaseJuice, simmerSolids } from "../../stock";
+import { heatUpSolids, releaseJuice, simmerSolids } from "../../stock";
 import { bulkMl, geometryOfVessel } from "../../vessel";
 import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
 import { addLines, at, bystanders, displacedIn, heapsOf, levelIn } from "./shared";
@@ -78,13 +78,16 @@ export const simmer = defineStep({
         goal: { temperatureC: degC(step.holdC) },
         lid: "off",
         surface: step.surface,
+        trace: true,
       });
       if (!up.ok) return refuse(...at(context.field, up.problems));
       const steamed = evaporate(pot, up.value.vapour);
       if (!steamed.ok) return steamed;
-      pot = { ...steamed.value, temperatureC: up.value.temperatureC };
+      const gave = heatUpSolids(steamed.value, up.value.trace, facts);
+      if (!gave.ok) return refuse(...at(context.field, gave.problems));
+      pot = { ...gave.value, temperatureC: up.value.temperatureC };
       heatUpS = up.value.endS;
-      course = up.value.trace;
+      if (context.trace) course = up.value.trace;
     }
 
     const held = simulate({

@@ -1,0 +1,9 @@
+export { type HeatUpInput, heatUpTime } from "./heat-up";
+export {
+  MEAT_SHAPES,
+  type MeatShape,
+  SEARED_SURFACE_C,
+  SURFACE_GUESS_K,
+  carryOver,
+  surfaceFromOven,
+} from "./carry-over";

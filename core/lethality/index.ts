@@ -1,0 +1,9 @@
+export {
+  type LethalRate,
+  type Lethality,
+  type ProbeReading,
+  lethality,
+  readingsProblem,
+  segmentMinutes,
+} from "./lethality";
+export { PRESETS, PRESET_IDS, type Preset, type PresetId, yolkPreset } from "./presets";
