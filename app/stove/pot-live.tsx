@@ -1,3 +1,4 @@
+import { STATUS_WORDS } from "~/core/reduction";
 import type { ReactNode } from "react";
 import { printKilograms, printLength, printMass, printNumber } from "~/core/quantity";
 import type { PotNow } from "../range/pot-now";
@@ -187,6 +188,11 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
           <span className="block text-sm text-lamp-faded">
             {forecast.endsAt > now ? `${minutesLeft(forecast.endsAt - now)} left` : "time to look"}
           </span>
+          {forecast.pace && forecast.pace.words !== STATUS_WORDS["on-pace"] && (
+            <span role="status" className="mt-1 block max-w-56 text-sm text-glow">
+              ▲ {forecast.pace.words}
+            </span>
+          )}
         </>
       ) : (
         foreseen && (

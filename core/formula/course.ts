@@ -34,17 +34,3 @@ export function interpolate(xs: readonly number[], ys: readonly number[], x: num
   const [x0 = 0, x1 = 0, y0 = 0, y1 = 0] = [xs[i - 1], xs[i], ys[i - 1], ys[i]];
   return x1 === x0 ? y1 : y0 + ((y1 - y0) * (x - x0)) / (x1 - x0);
 }
-
-/** The moment in the course at which the mass had fallen to a value. */
-export function whenAt(course: Course, mass: number): number {
-  const i = course.mass.findIndex(m => m <= mass);
-  if (i < 0) return course.seconds.at(-1) ?? 0;
-  if (i === 0) return 0;
-  const [m0 = 0, m1 = 0, t0 = 0, t1 = 0] = [
-    course.mass[i - 1],
-    course.mass[i],
-    course.seconds[i - 1],
-    course.seconds[i],
-  ];
-  return m0 === m1 ? t1 : t0 + ((t1 - t0) * (m0 - mass)) / (m0 - m1);
-}

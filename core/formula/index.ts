@@ -15,7 +15,7 @@ export {
 export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
 export type { Askable, ExplainedInput, Explanation } from "./explanation";
 export { explain } from "./explain";
-export { type Course, courseOf, interpolate, whenAt } from "./course";
+export { type Course, courseOf, interpolate } from "./course";
 export { type ReadRelation, parseRelation, relationAsTyped } from "./parse-relation";
 export { TRACE_QUANTITIES, type TraceQuantity, type TracedPoint, traceOf } from "./trace";
 export { displacedIn, heapsOf } from "./steps/shared";

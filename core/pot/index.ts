@@ -54,6 +54,7 @@ export {
   abvOf,
   brixOf,
   densityAt,
+  dissolvedMass,
   dissolvedPct,
   specificHeat,
   volumeAt,

@@ -27,3 +27,28 @@ export {
   remainingShare,
   targetInWords,
 } from "./target";
+export { type RateProfile, constantRate, profileOf, rateAt } from "./rate-profile";
+export {
+  type Arrival,
+  type LearnedPace,
+  type MassReading,
+  NOTHING_LEARNED,
+  PACE_SPREAD,
+  STATUS_WORDS,
+  type Tracker,
+  type TrackerEvent,
+  type TrackerStart,
+  type TrackerStatus,
+  added,
+  arrival,
+  backOnFire,
+  heatChanged,
+  learnPace,
+  massNow,
+  predict,
+  read,
+  startTracker,
+  statusOf,
+  trackerWarnings,
+} from "./tracker";
+export { type Scorch, filmSolids, scorchOf, scorchWarning } from "./scorch";

@@ -1,3 +1,4 @@
+import { courseOf } from "../formula";
 import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect, test } from "vitest";
 import { DEMO_FORMULAS, GLACE_ID, STOCK_ID } from "../../demo/formulas";
@@ -196,6 +197,29 @@ describe("the live forecast", () => {
     const sooner = forecastOf(run, at(41), () => band);
     expect(sooner?.endsAt).toBeLessThan(plain?.endsAt ?? 0);
     expect(sooner?.lastAgainst?.foreseenG).toBeCloseTo(plain?.massNowG ?? 0, 6);
+  });
+  test("readings tell the pace: half as fast as foreseen is said, and moves the arrival", () => {
+    const run = fold(begun, glace, kitchen);
+    const foreseen = run.steps[1]?.foreseen;
+    const start = foreseen ? (courseOf(run.steps[1]?.from ?? run.pot, foreseen)?.mass[0] ?? 0) : 0;
+    const planned = [40, 60, 80, 100].map(minute => forecastOf(run, at(minute), () => band)?.massNowG ?? 0);
+    // From the moment it boils only half of what was foreseen leaves.
+    const slow = fold(
+      [
+        ...begun,
+        ...[40, 60, 80, 100].map((minute, i) =>
+          event(minute, { kind: "weighed", stepId: "g2", netG: start - 0.5 * (start - (planned[i] ?? 0)) }),
+        ),
+      ],
+      glace,
+      kitchen,
+    );
+    const before = forecastOf(run, at(101), () => band);
+    const after = forecastOf(slow, at(101), () => band);
+    expect(before?.pace).toBeNull();
+    expect(after?.pace?.times).toBeLessThan(0.65);
+    expect(after?.pace?.status).toBe("slow");
+    expect(after?.endsAt).toBeGreaterThan(before?.endsAt ?? Infinity);
   });
   test("a step that ends by the clock keeps its end; past it, it is late", () => {
     const run = fold(upToSimmer(), stock, kitchen);
