@@ -10,5 +10,7 @@ export default [
     route("book/:versionId", "book/card.tsx"),
   ]),
   route("stove/:runId", "stove/stove.tsx"),
+  route("api/sums", "api/sums.ts"),
+  route("api/sums/:name", "api/sum.ts"),
   route("api/runs/:runId/events", "api/run-events.ts"),
 ] satisfies RouteConfig;

@@ -9,6 +9,8 @@ export function run() {
                       stops everything that start started
   ./hondaro test [unit|e2e|all]
                       checks everything on a throw-away database
+  ./hondaro calc NAME < input.json
+                      one quick sum; calc --list names them with their fields
   ./hondaro bench     how fast the sums are, as ratios in one run
   ./hondaro help      this page
 

@@ -12,6 +12,7 @@ const COMMANDS = {
   start: () => import("./start.mjs"),
   stop: () => import("./stop.mjs"),
   test: () => import("./test.mjs"),
+  calc: () => import("./calc.mjs"),
   bench: () => import("./bench.mjs"),
   help: () => import("./help.mjs"),
 };

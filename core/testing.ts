@@ -20,6 +20,7 @@ export const anIngredient = (over: Partial<Ingredient> = {}): Ingredient => ({
   edibleSource: { mark: "T", text: "made up for a test" },
   allergens: [],
   diet: [],
+  measures: [],
   ...over,
 });
 

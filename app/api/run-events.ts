@@ -2,24 +2,16 @@ import { z } from "zod";
 import { type BatchRecord, batchRecord, runEventSchema } from "~/core/run";
 import { appendEvents, closeRun, database, findRun } from "~/data";
 import type { Route } from "./+types/run-events";
+import type { ProblemCode } from "~/core/result";
 import { sectionContext } from "../context.server";
 import { kitchenOf } from "../kitchen.server";
 import { foldLive, loadLiveRun } from "../range/live-run.server";
+import { problemsJson } from "./problem.server";
 
 const bodySchema = z.object({ events: z.array(runEventSchema).max(500) });
 
-const problem = (status: number, code: string, detail: string, field = "events") =>
-  Response.json(
-    {
-      type: "about:blank",
-      title: detail,
-      status,
-      detail,
-      problem: { code, message: detail, field },
-      problems: [{ code, message: detail, field }],
-    },
-    { status, headers: { "Content-Type": "application/problem+json" } },
-  );
+const problem = (status: number, code: ProblemCode, message: string, field = "events") =>
+  problemsJson(status, message, [{ code, message, field }]);
 
 /** Takes a batch of events from a device's queue. Sending the same batch again changes nothing. */
 export async function action({ context, params, request }: Route.ActionArgs): Promise<Response> {

@@ -109,5 +109,6 @@ function asIngredient(
     edibleSource: { mark: "P", text: "used whole" },
     allergens: allergens.known ? [...allergens.recorded] : null,
     diet: [...new Set(ingredients.flatMap(i => i.diet))],
+    measures: [],
   };
 }

@@ -1,11 +1,31 @@
-export { type Composition, NO_COMPOSITION, compositionSchema, normaliseComposition } from "./composition";
-export { type Allergen, type AllergenRecord, type DietFlag, ALLERGENS, joinAllergens } from "./allergens";
+export {
+  COMPOSITION_TOTALS,
+  type Composition,
+  NO_COMPOSITION,
+  compositionSchema,
+  normaliseComposition,
+} from "./composition";
+export {
+  type Allergen,
+  type AllergenRecord,
+  type DietFlag,
+  ALLERGENS,
+  ALLERGEN_IDS,
+  DIET_FLAGS,
+  joinAllergens,
+} from "./allergens";
 export {
   type Ingredient,
+  type Measure,
+  SOLID_KINDS,
   type SolidKind,
   type Source,
   asPurchased,
   densityOf,
   ingredientSchema,
+  netOf,
 } from "./ingredient";
-export { REFERENCE_BY_ID, REFERENCE_LARDER } from "./reference-table";
+export { type Found, findIngredient, plainName } from "./find";
+export { type Weighed, readMeasure } from "./measures";
+export { type Doubt, checkIngredient, saltDoubt } from "./plausible";
+export { REFERENCE_BY_ID, REFERENCE_LARDER } from "./reference";

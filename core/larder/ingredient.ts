@@ -26,6 +26,16 @@ export const SOLID_KINDS = [
 ] as const;
 export type SolidKind = (typeof SOLID_KINDS)[number];
 
+/** What a cook counts by: "1 leek", "1 cup chopped", "a sprig", "5 turns". */
+export const measureSchema = z.object({
+  name: z.string().min(1).max(40),
+  massG: z.number().positive().max(100_000),
+  loG: z.number().positive(),
+  hiG: z.number().positive(),
+  source: sourceSchema,
+});
+export type Measure = Readonly<z.infer<typeof measureSchema>>;
+
 export const ingredientSchema = z.object({
   id: z.string().regex(/^[a-z0-9-]+$/),
   name: z.string().min(1),
@@ -41,9 +51,15 @@ export const ingredientSchema = z.object({
   /** Share of the purchased mass that is used, 0–100. */
   ediblePct: z.number().positive().max(100),
   edibleSource: sourceSchema,
+  /** Share of the whole fruit that is juice, 0–100. */
+  juicePct: z.number().positive().max(100).optional(),
+  juiceSource: sourceSchema.optional(),
   /** `null`: nobody has entered them. */
   allergens: z.array(z.enum(ALLERGEN_IDS)).nullable(),
   diet: z.array(z.enum(DIET_FLAGS)),
+  measures: z.array(measureSchema).default([]),
+  /** A stock somebody else made: its salt must be known before it is reduced. */
+  boughtStock: z.boolean().optional(),
   price: z
     .object({ perKg: z.number().nonnegative(), currency: z.string(), on: z.string(), source: sourceSchema })
     .optional(),
@@ -69,4 +85,17 @@ export function asPurchased(net: Grams, ediblePct: number): Result<Grams> {
     ...checkNumber(ediblePct, "ediblePct", "The edible portion", { min: 0.1, max: 100, unit: "%" }),
   ];
   return problems.length ? refuse(...problems) : ok(g((net * 100) / ediblePct));
+}
+
+/**
+ * Usable mass of a purchased one.
+ * @errors as `asPurchased`
+ * @example netOf(g(4000), 60) // 2400 g
+ */
+export function netOf(gross: Grams, ediblePct: number): Result<Grams> {
+  const problems = [
+    ...checkNumber(gross, "grossG", "The purchased weight"),
+    ...checkNumber(ediblePct, "yieldPct", "The edible portion", { min: 0.1, max: 100, unit: "%" }),
+  ];
+  return problems.length ? refuse(...problems) : ok(g((gross * ediblePct) / 100));
 }

@@ -6,7 +6,7 @@ import {
   waterActivityBesideEthanol,
 } from "../alcohol/vapour-liquid";
 import { type Celsius, type Pascals, degC, pascals } from "../quantity";
-import { type Problem, type Result, ok, refuse } from "../result";
+import { type Problem, type Result, type Warning, ok, refuse } from "../result";
 import type { Pools } from "./pools";
 
 /** Air around the pots. */
@@ -137,19 +137,23 @@ const SOLUTES = [
   { of: (p: Pools) => p.other, molarMass: 100, particles: 1, norrish: 0 },
 ] as const;
 
+/** Honey, invert sugar, fruit: mostly glucose and fructose. Source: Norrish 1966, from memory. */
+const INVERT = { molarMass: 180.16, norrish: 2.25 } as const;
+
 /**
  * Water activity of a liquor by the product rule (Ross 1975) over Norrish factors (1966); fat, protein and starch
  * act only by the water they bind.
  */
-export function waterActivity(p: Pools): number {
+export function waterActivity(p: Pools, invertSugar = false): number {
   const bound = BOUND_WATER * (p.proteinOther + p.collagen + p.starch);
   const water = Math.max(p.water - bound, 0.1 * p.water) / MOLAR_MASS_WATER_G;
   let activity = 1;
-  for (const solute of SOLUTES) {
-    const n = (solute.particles * solute.of(p)) / solute.molarMass;
+  for (const [i, solute] of SOLUTES.entries()) {
+    const { molarMass, norrish } = i === 0 && invertSugar ? INVERT : solute;
+    const n = (solute.particles * solute.of(p)) / molarMass;
     if (n <= 0) continue;
     const x = n / (n + water);
-    activity *= (1 - x) * Math.exp(-solute.norrish * x * x);
+    activity *= (1 - x) * Math.exp(-norrish * x * x);
   }
   return activity;
 }
@@ -161,8 +165,8 @@ const LEAST_ACTIVITY = 0.1;
  * Bubble point of a liquor with or without alcohol, °C; plain numbers, for the solvers.
  * Secant on the logarithm of total vapour pressure over pressure, at most 40 passes.
  */
-export function boilingPointC(p: Pools, pressure: number, warmStart?: number): number {
-  const activity = Math.max(LEAST_ACTIVITY, waterActivity(p));
+export function boilingPointC(p: Pools, pressure: number, warmStart?: number, invertSugar = false): number {
+  const activity = Math.max(LEAST_ACTIVITY, waterActivity(p, invertSugar));
   const start = warmStart ?? saturationC(pressure);
   if (p.ethanol <= 0)
     return solveBoiling(t => Math.log((activity * saturationPressurePa(t)) / pressure), start, 1e-8);
@@ -188,10 +192,11 @@ export function boilingPointC(p: Pools, pressure: number, warmStart?: number): n
  *
  * @param liquor   g of each pool
  * @param pressure station pressure, Pa
- * @errors PRESSURE · NO_WATER
+ * @param invertSugar the sugars are mostly glucose and fructose (honey, fruit)
+ * @errors PRESSURE · NO_WATER. Warns ELEVATION_EXTRAPOLATED.
  * Valid for: sugar below 80 % of sugar + water, boiling below 125 °C. Elevation ± 10 % up to 60 % sugar, ± 15 % above.
  */
-export function boilingPoint(liquor: Pools, pressure: Pascals): Result<Celsius> {
+export function boilingPoint(liquor: Pools, pressure: Pascals, invertSugar = false): Result<Celsius> {
   const problem = checkPressure(pressure);
   if (problem) return refuse(problem);
   if (!(liquor.water > 0))
@@ -200,7 +205,18 @@ export function boilingPoint(liquor: Pools, pressure: Pascals): Result<Celsius> 
       field: "composition",
       message: "There is no water in this liquid to boil.",
     });
-  return ok(degC(boilingPointC(liquor, pressure)));
+  const boils = boilingPointC(liquor, pressure, undefined, invertSugar);
+  const sweet = liquor.sugars / (liquor.sugars + liquor.water);
+  const warnings: Warning[] =
+    sweet > 0.8 || boils > 125
+      ? [
+          {
+            code: "ELEVATION_EXTRAPOLATED",
+            message: "So much sugar is beyond what the boiling-point tables cover: trust the thermometer.",
+          },
+        ]
+      : [];
+  return ok(degC(boils), warnings);
 }
 
 /** Latent heat of water, J/g, 0–140 °C; fit to steam tables, ≤ 1 J/g off. */

@@ -56,6 +56,7 @@ export {
   densityAt,
   dissolvedMass,
   dissolvedPct,
+  ethanolShareOfAbv,
   specificHeat,
   volumeAt,
   volumeAt20,

@@ -35,6 +35,7 @@ export {
   NOTHING_LEARNED,
   PACE_SPREAD,
   STATUS_WORDS,
+  TRACKER_STATUSES,
   type Tracker,
   type TrackerEvent,
   type TrackerStart,
@@ -52,3 +53,5 @@ export {
   trackerWarnings,
 } from "./tracker";
 export { type Scorch, filmSolids, scorchOf, scorchWarning } from "./scorch";
+export { type ChainResult, type ChainStep, pourInto, runChain } from "./chain";
+export { panChange } from "./pan-change";

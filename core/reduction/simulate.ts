@@ -1,4 +1,12 @@
-import { type Pools, boilingPointC, latentHeatJPerG, massOfPools, specificHeat, volumeMlOf } from "../pot";
+import {
+  type Pools,
+  boilingPointC,
+  brixOf,
+  latentHeatJPerG,
+  massOfPools,
+  specificHeat,
+  volumeMlOf,
+} from "../pot";
 import {
   type Celsius,
   type Grams,
@@ -104,7 +112,18 @@ function checkStart(input: SimulationInput): Problem | null {
     return { code: "NO_WATER", field: "liquor", message: "There is no water in this pot to boil off." };
   const level = vessel.levelOf(ml(volumeMlOf(liquor, input.temperatureC) + input.displacedMl), "vessel");
   if (!level.ok) return level.problems[0] ?? null;
-  if (goal !== "time" && !("temperatureC" in goal)) {
+  if (goal !== "time" && "brix" in goal) {
+    const now = brixOf(liquor);
+    const most = brixOf({ ...liquor, water: DRY_SHARE * liquor.water, ethanol: 0 });
+    if (goal.brix <= now || goal.brix > most)
+      return {
+        code: goal.brix <= now ? "TARGET_ABOVE_START" : "TARGET_BELOW_SOLIDS",
+        field: "target",
+        value: goal.brix,
+        allowed: { min: now, max: most },
+        message: `It shows ${printNumber(now, 1)} °Bx now and ${printNumber(most, 0)} °Bx nearly dry; ${printNumber(goal.brix, 1)} °Bx is not between.`,
+      };
+  } else if (goal !== "time" && !("temperatureC" in goal)) {
     const left = { ...liquor, water: DRY_SHARE * liquor.water, ethanol: 0 };
     const least = "ml" in goal ? volumeMlOf(left, 20) : massOfPools(left);
     const wanted = "ml" in goal ? goal.ml : goal.g;
@@ -134,6 +153,7 @@ function checkStart(input: SimulationInput): Problem | null {
 /** What is measured against the goal: it falls until it meets `goal`. */
 function measureOf(pan: Pan, goal: Goal): number {
   if (goal === "time" || "temperatureC" in goal) return Infinity;
+  if ("brix" in goal) return -brixOf(pan.pools);
   return "ml" in goal ? volumeMlOf(pan.pools, 20) : massOfPools(pan.pools);
 }
 
@@ -146,8 +166,9 @@ function stepSize(input: SimulationInput, pan: Pan, most: number, measure: numbe
     const heat = "watts" in drive ? drive.watts : 50;
     estimate = (capacity * Math.abs(goal.temperatureC - input.temperatureC)) / Math.max(50, heat);
   } else if (goal !== "time") {
-    const wanted = "ml" in goal ? goal.ml : goal.g;
-    const steam = (1 - wanted / measure) * mass;
+    // For a refractometer reading half the water is as good a guess as any.
+    const steam =
+      "brix" in goal ? liquor.water / 2 : (1 - ("ml" in goal ? goal.ml : goal.g) / measure) * mass;
     const slopes = "holdC" in drive ? pan.subBoil(drive.holdC, 0) : null;
     const rate = slopes ? slopes.w + slopes.e : Math.max(50, "watts" in drive ? drive.watts : 0) / 2257;
     estimate = rate > 0 ? steam / rate : most;
@@ -159,7 +180,16 @@ function run(input: SimulationInput): Result<Simulation> {
   const { goal, drive, facts } = input;
   const pan = new Pan(input);
   const most = input.mostS ?? MOST_TIME_S;
-  const aim = goal === "time" ? null : "temperatureC" in goal ? null : "ml" in goal ? goal.ml : goal.g;
+  const aim =
+    goal === "time"
+      ? null
+      : "temperatureC" in goal
+        ? null
+        : "brix" in goal
+          ? -goal.brix
+          : "ml" in goal
+            ? goal.ml
+            : goal.g;
   const aimT = goal !== "time" && "temperatureC" in goal ? goal.temperatureC : null;
   const rising = aimT !== null && aimT >= input.temperatureC;
   const { water: w0, ethanol: e0, acidVolatile: a0 } = input.liquor;

@@ -17,8 +17,8 @@ export const reductionTargetSchema = z.union([
 ]);
 export type ReductionTarget = z.infer<typeof reductionTargetSchema>;
 
-/** The target as an end point of the liquor: a volume at 20 °C or a mass. */
-export type EndPoint = { readonly ml: Millilitres } | { readonly g: Grams };
+/** The target as an end point of the liquor: a volume at 20 °C, a mass, or what a refractometer shows. */
+export type EndPoint = { readonly ml: Millilitres } | { readonly g: Grams } | { readonly brix: number };
 
 /** Share of the volume that is left; only for targets given as a share. */
 export const remainingShare = (target: ReductionTarget): number | null =>

@@ -21,6 +21,23 @@ test.each([
   ["lemon-juice", "E033"],
   ["egg-yolk", "M003"],
   ["wheat-flour", "A018"],
+  ["ginger", "G014"],
+  ["spinach", "C033"],
+  ["potato-floury", "F008"],
+  ["beetroot", "F001"],
+  ["cabbage", "C016"],
+  ["cauliflower", "D036"],
+  ["cucumber", "D043"],
+  ["pumpkin", "D065"],
+  ["egg", "M001"],
+  ["apple", "E003"],
+  ["walnuts", "H021"],
+  ["courgette", "D077"],
+  ["aubergine", "D010"],
+  ["red-pepper", "D034"],
+  ["pear", "E051"],
+  ["sweetcorn", "A008"],
+  ["barley", "A004"],
 ])("%s against Indian Food Composition Tables 2017, code %s (moisture, fat, protein)", (id, code) => {
   const [entry] = compositions(code);
   const own = REFERENCE_BY_ID.get(id)?.composition;

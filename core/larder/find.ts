@@ -1,0 +1,84 @@
+import type { Ingredient } from "./ingredient";
+
+/** Plurals that follow no rule a kitchen needs. */
+const ODD_PLURALS: Readonly<Record<string, string>> = { leaves: "leaf", halves: "half", loaves: "loaf" };
+
+const singular = (word: string): string =>
+  ODD_PLURALS[word] ??
+  (word.length <= 3
+    ? word
+    : word
+        .replace(/(ch|sh|x|ss)es$/, "$1")
+        .replace(/oes$/, "o")
+        .replace(/ies$/, "y")
+        .replace(/([^s])s$/, "$1"));
+
+/** Lower case, no accents, no plural, single spaces: how names are compared. */
+export const plainName = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize("NFD")
+    .replace(/\p{M}/gu, "")
+    .replace(/[’']/g, "")
+    .replace(/[^a-z0-9% ]+/g, " ")
+    .trim()
+    .split(/\s+/)
+    .map(singular)
+    .join(" ");
+
+const MOST_NEAR = 3;
+
+/** How many letters to change to turn one word into the other, neighbours swapped counting as one. */
+export function letterDistance(a: string, b: string): number {
+  let before: number[] = [];
+  let row = Array.from({ length: b.length + 1 }, (_, j) => j);
+  for (let i = 1; i <= a.length; i++) {
+    const next = [i];
+    for (let j = 1; j <= b.length; j++) {
+      const same = a[i - 1] === b[j - 1] ? 0 : 1;
+      let least = Math.min((row[j] ?? 0) + 1, (next[j - 1] ?? 0) + 1, (row[j - 1] ?? 0) + same);
+      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+        least = Math.min(least, (before[j - 2] ?? 0) + 1);
+      next.push(least);
+    }
+    [before, row] = [row, next];
+  }
+  return row[b.length] ?? 0;
+}
+
+export interface Found {
+  /** The one that is meant: by id, name or alias. */
+  readonly exact: Ingredient | null;
+  /** What may be meant, nearest first. */
+  readonly near: readonly Ingredient[];
+}
+
+/**
+ * An ingredient by what a cook calls it; the nearest ones when nothing bears that name.
+ * A name counts before an alias, so that "cream" is the one called so.
+ */
+export function findIngredient(larder: readonly Ingredient[], name: string): Found {
+  const wanted = plainName(name);
+  const exact =
+    larder.find(i => i.id === name.trim()) ??
+    larder.find(i => plainName(i.name) === wanted) ??
+    larder.find(i => i.aliases.some(alias => plainName(alias) === wanted)) ??
+    null;
+  if (exact) return { exact, near: [] };
+  const far = (i: Ingredient): number =>
+    Math.min(
+      ...[i.name, ...i.aliases].map(own => {
+        const plain = plainName(own);
+        const whole = letterDistance(wanted, plain) / Math.max(wanted.length, plain.length, 1);
+        const inside = wanted.length > 2 && plain.includes(wanted) ? 0.2 : 1;
+        return Math.min(whole, inside);
+      }),
+    );
+  const near = larder
+    .map(i => ({ i, far: far(i) }))
+    .filter(x => x.far <= 0.4)
+    .sort((a, b) => a.far - b.far)
+    .slice(0, MOST_NEAR)
+    .map(x => x.i);
+  return { exact: null, near };
+}

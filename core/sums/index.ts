@@ -1,0 +1,4 @@
+export { REFERENCE_WORLD, SUMS, type SumListing, listSums, runSum, sumNamed } from "./registry";
+export type { Answer, AnySum, SumWorld } from "./sum";
+export { labelOf } from "./problems";
+export { worldOf } from "./world";

@@ -1,0 +1,349 @@
+import { z } from "zod";
+import { flameWarnings } from "../alcohol";
+import type { FactValues } from "../facts";
+import { type Pools, abvOf, massOfPools, volumeAt20, volumeMlOf } from "../pot";
+import { degC, ml } from "../quantity";
+import { type Simulation, type TracePoint, runChain, simulateToGoal } from "../reduction";
+import { InvariantError, type Result, type Warning, ok, refuse } from "../result";
+import type { Geometry } from "../vessel";
+import { estimated } from "./estimates";
+import {
+  aroundFields,
+  celsius,
+  curveField,
+  estimateField,
+  heatField,
+  lidField,
+  liquidFields,
+  mass,
+  surfaceField,
+  targetField,
+  vesselField,
+  volume,
+} from "./fields";
+import {
+  type KnownLiquid,
+  type KnownVessel,
+  aroundOf,
+  driveOf,
+  liquidOf,
+  massOfLiquid,
+  poolsOfLiquid,
+  vesselOf,
+} from "./inputs";
+import { type SumWorld, defineSum } from "./sum";
+import { endOf, targetWords } from "./target";
+import { around, grams, num, time } from "./words";
+
+/** Boiling down: one liquid, or one after the other. */
+
+/** What `reduce` and the tracker’s own model of a reduction take. */
+export const reduceFields = {
+  ...liquidFields,
+  startG: mass("Liquid").optional(),
+  startMl: volume("Or litres").optional(),
+  startC: celsius("As hot as").default(20),
+  vessel: vesselField,
+  heat: heatField,
+  panHeatCapacityJPerK: z.number().min(0).max(100_000).optional().meta({ title: "Heat the pan takes, J/K" }),
+  surface: surfaceField.optional(),
+  surfaceFactor: z.number().min(0.05).max(1.5).optional().meta({ title: "Surface factor" }),
+  lid: lidField.optional(),
+  solidsMl: volume("Bones and vegetables below the level").optional(),
+  ...aroundFields,
+};
+const reduceInput = z.strictObject({ ...reduceFields, target: targetField });
+export type ReduceInput = z.infer<typeof reduceInput>;
+
+export interface Reduction {
+  readonly start: Pools;
+  readonly name: string;
+  readonly geometry: Geometry;
+  readonly run: (facts: FactValues, massTimes?: number, trace?: boolean) => Result<Simulation>;
+  readonly facts: FactValues;
+}
+
+/** A reduction ready to be run with other facts: the same for the sum, its interval and the tracker. */
+export function reductionOf(
+  input: Omit<ReduceInput, "target"> & { target?: ReduceInput["target"] },
+  world: SumWorld,
+): Result<Reduction> {
+  const vessel = vesselOf(input.vessel, world);
+  if (!vessel.ok) return vessel;
+  const liquid = liquidOf(input, world);
+  if (!liquid.ok) return liquid;
+  const air = aroundOf(input, world);
+  if (!air.ok) return air;
+  const massG = massOfLiquid(liquid.value, input.startG, input.startMl, "startG");
+  if (!massG.ok) return massG;
+  const start = poolsOfLiquid(liquid.value, massG.value);
+  if (massG.value <= 0)
+    return refuse({
+      code: "EMPTY",
+      field: "startG",
+      value: massG.value,
+      message: "There is nothing in the pan yet.",
+    });
+  const { geometry, heatCapacity } = vessel.value;
+  const factor = input.surfaceFactor;
+  const facts = factor === undefined ? air.value.facts : { ...air.value.facts, surfaceStirred: factor };
+  const displaced = ml(input.solidsMl ?? 0);
+  const run = (f: FactValues, massTimes = 1, trace = false): Result<Simulation> => {
+    const liquor = poolsOfLiquid(liquid.value, massG.value * massTimes);
+    const own = factor === undefined ? f : { ...f, surfaceStirred: factor };
+    const drive = driveOf(
+      input.heat,
+      { liquor, geometry, around: air.value.around, displacedMl: displaced },
+      own,
+    );
+    if (!drive.ok) return drive;
+    const end = input.target ? endOf(input.target, start) : null;
+    if (end && !end.ok) return end;
+    return simulateToGoal({
+      liquor,
+      temperatureC: degC(input.startC),
+      vessel: geometry,
+      displacedMl: displaced,
+      heatCapacityJPerK: input.panHeatCapacityJPerK ?? heatCapacity,
+      drive: drive.value,
+      surface: factor === undefined ? (input.surface ?? "stirred") : "stirred",
+      lid: input.lid ?? "off",
+      around: air.value.around,
+      goal: end ? end.value.goal : "time",
+      facts: own,
+      trace,
+    });
+  };
+  return ok({ start, name: liquid.value.name, geometry, run, facts }, liquid.warnings);
+}
+
+const MOST_POINTS = 60;
+/** A course thinned to what a chart needs, its end always kept. */
+export const thinned = (trace: readonly TracePoint[]): { min: number; g: number; c: number }[] => {
+  const every = Math.max(1, Math.ceil(trace.length / MOST_POINTS));
+  return trace
+    .filter((_, i) => i % every === 0 || i === trace.length - 1)
+    .map(p => ({ min: p.atS / 60, g: p.liquorG, c: p.temperatureC }));
+};
+
+export const reduce = defineSum({
+  name: "reduce",
+  title: "Reduce",
+  purpose: "How long until it is down to a half, in this pan on this flame, and what it is then.",
+  words: ["boil down", "time", "reduction", "evaporate", "glace"],
+  input: reduceInput,
+  output: z.strictObject({
+    minutes: estimateField,
+    boilsAfterMin: z.number().nullable(),
+    endG: z.number(),
+    endMl: z.number(),
+    endC: z.number(),
+    dipMm: z.number(),
+    saltPct: z.number(),
+    gelatinPct: z.number(),
+    abvPct: z.number(),
+    alcoholLeftPct: z.number().nullable(),
+    volatileAcidLeftPct: z.number().nullable(),
+    curve: curveField,
+  }),
+  example: {
+    liquid: "dry white wine",
+    startMl: 500,
+    startC: 20,
+    vessel: { shape: "cylinder", diameterMm: 240, heightMm: 130 },
+    heat: { burner: "gas-pro", setting: 1, overlap: 1 },
+    target: { to: 0.25 },
+  },
+  asks: ["liquid", "startMl", "vessel", "heat", "target"],
+  work: (input, world) => {
+    const reduction = reductionOf(input, world);
+    if (!reduction.ok) return reduction;
+    const { start, name, geometry, run, facts } = reduction.value;
+    const minutes = estimated(facts, f => {
+      const end = run(f, f.massTrue);
+      return end.ok ? ok({ minutes: end.value.endS / 60 }, end.warnings) : end;
+    });
+    if (!minutes.ok) return minutes;
+    const end = run(facts, 1, true);
+    if (!end.ok) return end;
+    const { liquor, temperatureC, boilS, endS } = end.value;
+    const endG = massOfPools(liquor);
+    const share = (now: number, was: number) => (was > 0 ? (100 * now) / was : null);
+    return ok(
+      {
+        output: {
+          minutes: minutes.value.minutes,
+          boilsAfterMin: boilS === null ? null : boilS / 60,
+          endG,
+          endMl: volumeAt20(liquor),
+          endC: temperatureC,
+          dipMm: geometry.levelClipped(ml(volumeMlOf(liquor, temperatureC) + (input.solidsMl ?? 0))),
+          saltPct: (100 * liquor.salt) / endG,
+          gelatinPct: (100 * liquor.collagen) / endG,
+          abvPct: abvOf(liquor),
+          alcoholLeftPct: share(liquor.ethanol, start.ethanol),
+          volatileAcidLeftPct: share(liquor.acidVolatile, start.acidVolatile),
+          curve: thinned(end.value.trace),
+        },
+        sentence: `${name} ${targetWords(input.target)}: about ${time(endS / 60)}${around(minutes.value.minutes, time)}, ${boilS === null ? "never boiling" : `boiling after ${time(boilS / 60)}`}; ${grams(endG)} is left.`,
+      },
+      [...reduction.warnings, ...end.warnings, ...flameWarnings(abvOf(start))],
+    );
+  },
+});
+
+export const reduceChain = defineSum({
+  name: "reduce-chain",
+  title: "Reduce one after the other",
+  purpose: "Wine, then stock, then cream: time, level and salt after each.",
+  words: ["pan sauce", "wine stock cream", "sequence", "deglaze"],
+  input: z.strictObject({
+    vessel: vesselField,
+    panC: celsius("Empty pan").default(20),
+    panHeatCapacityJPerK: reduceFields.panHeatCapacityJPerK,
+    steps: z
+      .array(
+        z.strictObject({
+          add: z.strictObject({
+            ...liquidFields,
+            massG: mass("Added").optional(),
+            volumeMl: volume("Or litres").optional(),
+            temperatureC: celsius("As hot as").default(20),
+          }),
+          heat: heatField,
+          lid: lidField.optional(),
+          vessel: vesselField.optional(),
+          target: targetField,
+        }),
+      )
+      .min(1)
+      .max(8)
+      .meta({ title: "Steps" }),
+    ...aroundFields,
+  }),
+  output: z.strictObject({
+    steps: z.array(
+      z.strictObject({
+        minutes: estimateField,
+        startMl: z.number(),
+        endMl: z.number(),
+        endG: z.number(),
+        mixC: z.number(),
+        dipMm: z.number(),
+        saltPct: z.number(),
+        fatPct: z.number(),
+        abvPct: z.number(),
+      }),
+    ),
+    totalMin: estimateField,
+  }),
+  example: {
+    vessel: { shape: "frustum", baseMm: 220, rimMm: 300, heightMm: 80 },
+    steps: [
+      {
+        add: { liquid: "dry white wine", massG: 300 },
+        heat: { burner: "gas-pro", setting: 0.6 },
+        target: { to: 0.333333 },
+      },
+      {
+        add: { liquid: "bought brown stock, unsalted", massG: 600 },
+        heat: { burner: "gas-pro", setting: 0.6 },
+        target: { to: 0.5 },
+      },
+      {
+        add: { liquid: "cream 37 %", massG: 200, temperatureC: 5 },
+        heat: { burner: "gas-pro", setting: 0.3 },
+        target: { to: 0.666667 },
+      },
+    ],
+  },
+  asks: ["vessel", "steps"],
+  work: (input, world) => {
+    const air = aroundOf(input, world);
+    if (!air.ok) return air;
+    const main = vesselOf(input.vessel, world);
+    if (!main.ok) return main;
+    const prepared: {
+      step: (typeof input.steps)[number];
+      liquid: KnownLiquid;
+      massG: number;
+      vessel: KnownVessel;
+    }[] = [];
+    const warnings: Warning[] = [];
+    for (const [i, step] of input.steps.entries()) {
+      const at = (p: { field: string }) => `steps.${i}.${p.field}`;
+      const liquid = liquidOf(step.add, world);
+      if (!liquid.ok)
+        return refuse(...liquid.problems.map(p => ({ ...p, field: at({ field: `add.${p.field}` }) })));
+      const massG = massOfLiquid(liquid.value, step.add.massG, step.add.volumeMl, "massG");
+      if (!massG.ok)
+        return refuse(...massG.problems.map(p => ({ ...p, field: at({ field: `add.${p.field}` }) })));
+      const vessel = step.vessel ? vesselOf(step.vessel, world, `steps.${i}.vessel`) : main;
+      if (!vessel.ok) return vessel;
+      warnings.push(...liquid.warnings);
+      prepared.push({ step, liquid: liquid.value, massG: massG.value, vessel: vessel.value });
+    }
+    const chain = (f: FactValues) =>
+      runChain(
+        prepared.map(({ step, liquid, massG, vessel }) => ({
+          added: { liquor: poolsOfLiquid(liquid, massG), temperatureC: degC(step.add.temperatureC) },
+          vessel: vessel.geometry,
+          heatCapacityJPerK: input.panHeatCapacityJPerK ?? vessel.heatCapacity,
+          lid: step.lid ?? "off",
+          drive: (liquor, geometry) =>
+            driveOf(step.heat, { liquor, geometry, around: air.value.around, displacedMl: 0 }, f),
+          goal: (liquor, before) => {
+            const end = endOf(step.target, liquor, before);
+            return end.ok ? ok(end.value.goal) : end;
+          },
+        })),
+        degC(input.panC),
+        air.value.around,
+        f,
+      );
+    const nominal = chain(air.value.facts);
+    if (!nominal.ok) return nominal;
+    const times = estimated(air.value.facts, f => {
+      const done = chain(f);
+      if (!done.ok) return done;
+      const minutes = done.value.map(s => s.end.endS / 60);
+      return ok(
+        Object.fromEntries([
+          ...minutes.map((m, i) => [String(i), m]),
+          ["total", minutes.reduce((a, b) => a + b, 0)],
+        ]) as Record<string, number>,
+      );
+    });
+    if (!times.ok) return times;
+    const steps = nominal.value.map(({ startMl, mixC, end }, i) => {
+      const liquor = end.liquor;
+      const endG = massOfPools(liquor);
+      const minutes = times.value[String(i)];
+      if (!minutes) throw new InvariantError("A step lost its time.");
+      return {
+        minutes,
+        startMl,
+        endMl: volumeAt20(liquor),
+        endG,
+        mixC: mixC as number,
+        dipMm: (prepared[i]?.vessel ?? main.value).geometry.levelClipped(
+          ml(volumeMlOf(liquor, end.temperatureC)),
+        ) as number,
+        saltPct: (100 * liquor.salt) / endG,
+        fatPct: (100 * liquor.fat) / endG,
+        abvPct: abvOf(liquor),
+      };
+    });
+    const totalMin = times.value.total;
+    if (!totalMin) throw new InvariantError("The chain lost its time.");
+    const last = steps.at(-1);
+    const strongest = Math.max(...prepared.map(p => abvOf(poolsOfLiquid(p.liquid, p.massG))));
+    return ok(
+      {
+        output: { steps, totalMin },
+        sentence: `${steps.map((s, i) => `${i + 1}: ${time(s.minutes.value)} to ${num(s.dipMm)} mm`).join("; ")}. In all ${time(totalMin.value)}${around(totalMin, time)}, ${grams(last?.endG ?? 0)} at the end.`,
+      },
+      [...warnings, ...nominal.warnings, ...flameWarnings(strongest)],
+    );
+  },
+});

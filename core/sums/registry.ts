@@ -1,0 +1,142 @@
+import { z } from "zod";
+import { NOMINAL_FACTS } from "../facts";
+import { REFERENCE_LARDER } from "../larder";
+import { pressureAtAltitude } from "../pot";
+import { degC } from "../quantity";
+import { InvariantError, type Result, ok, refuse, valueOf } from "../result";
+import { alcoholLeft } from "./alcohol-sum";
+import { blanchIce, coolTime, coolingCheck, ice } from "./cold-sums";
+import { carryOver, heatUp, lethality } from "./heat-sums";
+import {
+  bonesNeeded,
+  convert,
+  cure,
+  ediblePortion,
+  mirepoix,
+  rehydrate,
+  render,
+  splitTrim,
+  temperature,
+} from "./larder-sums";
+import { problemsOf } from "./problems";
+import { reduce, reduceChain } from "./reduce-sums";
+import {
+  creamFat,
+  divide,
+  freezePortions,
+  holdLoss,
+  letDown,
+  makeFor,
+  portions,
+  saltAfter,
+  scaleStop,
+} from "./service-sums";
+import { extract, plateau, stockYield } from "./stock-sums";
+import type { Answer, AnySum, SumWorld } from "./sum";
+import { reduceTrack } from "./track-sum";
+import { boilingPointSum, density, dipMark, fatToCover, potFit, vesselLevel } from "./vessel-sums";
+
+/** Every quick sum, in the order of the work. */
+export const SUMS: readonly AnySum[] = [
+  convert,
+  temperature,
+  ediblePortion,
+  mirepoix,
+  bonesNeeded,
+  stockYield,
+  density,
+  boilingPointSum,
+  vesselLevel,
+  dipMark,
+  potFit,
+  reduce,
+  reduceChain,
+  reduceTrack,
+  scaleStop,
+  saltAfter,
+  creamFat,
+  alcoholLeft,
+  extract,
+  plateau,
+  coolTime,
+  coolingCheck,
+  ice,
+  lethality,
+  heatUp,
+  carryOver,
+  cure,
+  fatToCover,
+  render,
+  rehydrate,
+  blanchIce,
+  holdLoss,
+  letDown,
+  portions,
+  freezePortions,
+  divide,
+  makeFor,
+  splitTrim,
+];
+
+const BY_NAME = new Map(SUMS.map(sum => [sum.name, sum]));
+export const sumNamed = (name: string): AnySum | undefined => BY_NAME.get(name);
+
+/** The reference larder at sea level, still air: where no kitchen is at hand. */
+export const REFERENCE_WORLD: SumWorld = {
+  ingredients: REFERENCE_LARDER,
+  vessels: [],
+  altitudeM: 0,
+  around: { pressurePa: valueOf(pressureAtAltitude(0)), ambientC: degC(25), humidity: 0.5 },
+  facts: NOMINAL_FACTS,
+};
+
+/**
+ * Works a sum out from plain data, as a page, a request or a command brings it.
+ *
+ * @errors UNKNOWN_ID no such sum · whatever is wrong with the input, all together, each with its field
+ */
+export function runSum(name: string, input: unknown, world: SumWorld = REFERENCE_WORLD): Result<Answer> {
+  const sum = sumNamed(name);
+  if (!sum)
+    return refuse({
+      code: "UNKNOWN_ID",
+      field: "name",
+      value: name,
+      message: `There is no sum “${name}”. The list of sums names all of them.`,
+    });
+  const read = sum.input.safeParse(input ?? {});
+  if (!read.success) return refuse(...problemsOf(read.error.issues, input));
+  const worked = sum.work(read.data as never, world);
+  if (!worked.ok) return worked;
+  const output = worked.value.output as Record<string, unknown>;
+  const broken = brokenNumber(output);
+  if (broken) throw new InvariantError(`The sum ${name} gave no number for ${broken}.`);
+  return ok({ ...output, warnings: worked.warnings, sentence: worked.value.sentence }, worked.warnings);
+}
+
+/** The path of a number that is none; nothing such ever leaves. */
+function brokenNumber(value: unknown, path = ""): string | null {
+  if (typeof value === "number") return Number.isFinite(value) ? null : path || "its answer";
+  if (typeof value !== "object" || value === null) return null;
+  for (const [key, inner] of Object.entries(value)) {
+    const found = brokenNumber(inner, path ? `${path}.${key}` : key);
+    if (found) return found;
+  }
+  return null;
+}
+
+export interface SumListing {
+  readonly name: string;
+  readonly purpose: string;
+  readonly input: unknown;
+  readonly output: unknown;
+}
+
+/** Name, purpose and JSON Schemas of every sum. */
+export const listSums = (): SumListing[] =>
+  SUMS.map(sum => ({
+    name: sum.name,
+    purpose: sum.purpose,
+    input: z.toJSONSchema(sum.input, { io: "input" }),
+    output: z.toJSONSchema(sum.output),
+  }));
