@@ -52,6 +52,8 @@ const SECTIONS = [
   { to: "/", label: "Range" },
   { to: "/bench", label: "Bench" },
   { to: "/book", label: "Book" },
+  { to: "/larder", label: "Larder" },
+  { to: "/kit", label: "Kit" },
 ];
 
 export default function Frame({ loaderData }: Route.ComponentProps) {

@@ -12,3 +12,21 @@ export {
   liveRuns,
   startRun,
 } from "./runs";
+export {
+  type Change,
+  type PricePoint,
+  type SaveOutcome,
+  findStoredIngredient,
+  importIngredients,
+  priceHistory,
+  saveIngredient,
+  savePrice,
+} from "./larder";
+export {
+  type KitchenFigures,
+  findStoredVessel,
+  moveBurner,
+  saveAppliance,
+  saveKitchenFigures,
+  saveVessel,
+} from "./kit";

@@ -1,11 +1,10 @@
 import { asc, eq } from "drizzle-orm";
 import type { KitchenData } from "../core/formula";
-import { ingredientSchema } from "../core/larder";
-import { burnerSchema } from "../core/reduction";
-import { vesselSchema } from "../core/vessel";
 import type { Queries } from "./connection";
 import { currentDocuments } from "./formulas";
-import { burner, ingredient, kitchen, person, vessel } from "./schema";
+import { loadKit } from "./kit";
+import { loadLarder } from "./larder";
+import { appliance, burner, ingredient, ingredientPrice, kitchen, person, vessel } from "./schema";
 
 export interface Person {
   readonly id: string;
@@ -20,19 +19,12 @@ export async function loadKitchen(
 ): Promise<(KitchenData & { demo: boolean }) | null> {
   const [found] = await db.select().from(kitchen).where(eq(kitchen.id, kitchenId));
   if (!found) return null;
-  const [ingredients, vessels, burners, formulas] = await Promise.all([
-    db.select().from(ingredient).where(eq(ingredient.kitchenId, kitchenId)).orderBy(asc(ingredient.name)),
-    db.select().from(vessel).where(eq(vessel.kitchenId, kitchenId)).orderBy(asc(vessel.position)),
-    db.select().from(burner).where(eq(burner.kitchenId, kitchenId)).orderBy(asc(burner.position)),
+  const [ingredients, kit, formulas] = await Promise.all([
+    loadLarder(db, kitchenId),
+    loadKit(db, kitchenId),
     currentDocuments(db, kitchenId),
   ]);
-  return {
-    ...found,
-    ingredients: ingredients.map(row => ingredientSchema.parse(row.document)),
-    vessels: vessels.map(row => vesselSchema.parse(row.document)),
-    burners: burners.map(row => burnerSchema.parse(row.document)),
-    formulas,
-  };
+  return { ...found, ingredients, ...kit, formulas };
 }
 
 /** The one kitchen this installation serves, or `null` before anything was loaded. */
@@ -57,15 +49,26 @@ export async function insertKitchen(
   people: readonly Person[],
 ): Promise<void> {
   const kitchenId = data.id;
-  const { id, name, altitudeM, ambientC, humidity, timeZone, defaultBurnerId, facts, demo } = data;
+  const { id, name, altitudeM, pressurePa, ambientC, humidity, timeZone, defaultBurnerId, facts, demo } =
+    data;
   await db
     .insert(kitchen)
-    .values({ id, name, altitudeM, ambientC, humidity, timeZone, defaultBurnerId, facts, demo });
+    .values({ id, name, altitudeM, pressurePa, ambientC, humidity, timeZone, defaultBurnerId, facts, demo });
   await db.insert(person).values(people.map((p, position) => ({ ...p, kitchenId, position })));
   if (data.ingredients.length)
+    await db.insert(ingredient).values(
+      data.ingredients.map(({ price: _price, ...i }) => ({
+        kitchenId,
+        id: i.id,
+        name: i.name,
+        document: i,
+      })),
+    );
+  const prices = data.ingredients.flatMap(i => (i.price ? [{ ingredientId: i.id, ...i.price }] : []));
+  if (prices.length)
     await db
-      .insert(ingredient)
-      .values(data.ingredients.map(i => ({ kitchenId, id: i.id, name: i.name, document: i })));
+      .insert(ingredientPrice)
+      .values(prices.map(({ on, ...price }) => ({ kitchenId, since: on, ...price })));
   if (data.vessels.length)
     await db
       .insert(vessel)
@@ -74,4 +77,8 @@ export async function insertKitchen(
     await db
       .insert(burner)
       .values(data.burners.map((b, position) => ({ kitchenId, id: b.id, position, document: b })));
+  if (data.appliances.length)
+    await db
+      .insert(appliance)
+      .values(data.appliances.map((a, position) => ({ kitchenId, id: a.id, position, document: a })));
 }

@@ -1,6 +1,7 @@
 import {
   boolean,
   char,
+  date,
   datetime,
   double,
   index,
@@ -13,7 +14,8 @@ import {
 } from "drizzle-orm/mysql-core";
 import type { FormulaDocument } from "../core/formula";
 import type { FactId } from "../core/facts";
-import type { Ingredient } from "../core/larder";
+import type { Appliance } from "../core/kit";
+import type { Ingredient, Source } from "../core/larder";
 import type { Burner } from "../core/reduction";
 import type { BatchRecord, RunPayload } from "../core/run";
 import type { Vessel } from "../core/vessel";
@@ -27,6 +29,8 @@ export const kitchen = mysqlTable("kitchen", {
   id: id().primaryKey(),
   name: varchar({ length: 120 }).notNull(),
   altitudeM: double().notNull(),
+  /** Station pressure, where it was read; else the altitude’s counts. */
+  pressurePa: double(),
   ambientC: double().notNull(),
   humidity: double().notNull(),
   timeZone: varchar({ length: 60 }).notNull(),
@@ -35,6 +39,8 @@ export const kitchen = mysqlTable("kitchen", {
   facts: json<Partial<Record<FactId, number>>>()().notNull(),
   /** Demo people, runs and records are stamped as such on screen and paper. */
   demo: boolean().notNull(),
+  /** Counts every saving of the kitchen’s own figures. */
+  rowVersion: int().notNull().default(1),
 });
 
 export const person = mysqlTable("person", {
@@ -56,8 +62,26 @@ export const ingredient = mysqlTable(
     id: id().notNull(),
     name: varchar({ length: 120 }).notNull(),
     document: json<Ingredient>()().notNull(),
+    rowVersion: int().notNull().default(1),
   },
   t => [primaryKey({ columns: [t.kitchenId, t.id] })],
+);
+
+/** What was paid, from which day on. The latest is the price of today. */
+export const ingredientPrice = mysqlTable(
+  "ingredient_price",
+  {
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    ingredientId: id().notNull(),
+    /** Day it holds from. */
+    since: date({ mode: "string" }).notNull(),
+    perKg: double().notNull(),
+    currency: char({ length: 3 }).notNull(),
+    source: json<Source>()().notNull(),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.ingredientId, t.since] })],
 );
 
 export const vessel = mysqlTable(
@@ -69,6 +93,7 @@ export const vessel = mysqlTable(
     id: id().notNull(),
     position: int().notNull(),
     document: json<Vessel>()().notNull(),
+    rowVersion: int().notNull().default(1),
   },
   t => [primaryKey({ columns: [t.kitchenId, t.id] })],
 );
@@ -82,6 +107,22 @@ export const burner = mysqlTable(
     id: id().notNull(),
     position: int().notNull(),
     document: json<Burner>()().notNull(),
+    rowVersion: int().notNull().default(1),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.id] })],
+);
+
+/** Ovens, blenders, scales, probes, ladles, cold places. */
+export const appliance = mysqlTable(
+  "appliance",
+  {
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    id: id().notNull(),
+    position: int().notNull(),
+    document: json<Appliance>()().notNull(),
+    rowVersion: int().notNull().default(1),
   },
   t => [primaryKey({ columns: [t.kitchenId, t.id] })],
 );

@@ -2,6 +2,7 @@ import type { KitchenData } from "../core/formula";
 import { type Ingredient, REFERENCE_LARDER } from "../core/larder";
 import { DEMO_FORMULAS } from "./formulas";
 import { CURRENCY, DEMO_PRICES, PRICED_ON } from "./prices";
+import { DEMO_APPLIANCES } from "./appliances";
 import { DEMO_BURNERS, DEMO_VESSELS } from "./vessels";
 
 export const KITCHEN_ID = "kelder-pass";
@@ -20,12 +21,14 @@ export const DEMO_KITCHEN: KitchenData = {
   id: KITCHEN_ID,
   name: "Kelder Pass Station",
   altitudeM: 1180,
+  pressurePa: null,
   ambientC: 25,
   humidity: 0.5,
   timeZone: "Europe/Zurich",
   ingredients: REFERENCE_LARDER.map(priced),
   vessels: DEMO_VESSELS,
   burners: DEMO_BURNERS,
+  appliances: DEMO_APPLIANCES,
   defaultBurnerId: "plate-hot",
   facts: {},
   formulas: DEMO_FORMULAS,

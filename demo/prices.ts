@@ -43,3 +43,19 @@ export const DEMO_PRICES: Readonly<Record<string, number>> = {
 
 export const PRICED_ON = "2026-11-02";
 export const CURRENCY = "EUR";
+
+/** Earlier prices, as shares of today’s, by the day they held from. Invented. */
+export const EARLIER_PRICES: readonly (readonly [string, number])[] = [
+  ["2026-03-02", 0.92],
+  ["2026-06-15", 1.06],
+  ["2026-09-07", 0.97],
+];
+/** Ingredients whose price was noted more than once. */
+export const WATCHED = [
+  "guinea-fowl-carcass",
+  "cream",
+  "butter",
+  "shallot",
+  "white-wine",
+  "langoustine-shells",
+] as const;

@@ -30,3 +30,4 @@ export {
   updateStep,
 } from "./edit";
 export { type LineAmount, gramsOf } from "./line-amounts";
+export { type FormulaMoved, type Moved, brandChange, formulasUsing } from "./brand-change";

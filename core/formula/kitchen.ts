@@ -1,7 +1,8 @@
 import { type FactId, type FactValues, NOMINAL_FACTS } from "../facts";
 import { type Ingredient } from "../larder";
 import { type Surroundings, pressureAtAltitude, saturationTemperature } from "../pot";
-import { type Celsius, degC } from "../quantity";
+import type { Appliance } from "../kit";
+import { type Celsius, degC, pascals } from "../quantity";
 import { valueOf } from "../result";
 import type { Burner } from "../reduction";
 import { type Vessel, type VesselShape } from "../vessel";
@@ -12,12 +13,15 @@ export interface KitchenData {
   readonly id: string;
   readonly name: string;
   readonly altitudeM: number;
+  /** Station pressure when somebody has a barometer; the altitude’s otherwise. */
+  readonly pressurePa: number | null;
   readonly ambientC: number;
   readonly humidity: number;
   readonly timeZone: string;
   readonly ingredients: readonly Ingredient[];
   readonly vessels: readonly Vessel[];
   readonly burners: readonly Burner[];
+  readonly appliances: readonly Appliance[];
   /** Burner taken when a formula names none. */
   readonly defaultBurnerId: string;
   /** Facts the kitchen has measured for itself. */
@@ -71,7 +75,8 @@ export function openKitchen(
   burnerId?: string,
 ): Kitchen {
   const facts: FactValues = { ...NOMINAL_FACTS, ...data.facts, ...moved };
-  const pressurePa = valueOf(pressureAtAltitude(data.altitudeM));
+  const pressurePa =
+    data.pressurePa === null ? valueOf(pressureAtAltitude(data.altitudeM)) : pascals(data.pressurePa);
   const vessels =
     facts.diameterTrue === 1
       ? data.vessels

@@ -1,6 +1,15 @@
 export { type VesselShape, checkShape, shapeSchema } from "./shape";
 export { type Geometry, geometryOf, profileMm } from "./geometry";
-export { type Vessel, geometryOfVessel, vesselHeatCapacity, vesselSchema } from "./vessel";
+export {
+  CLOSED,
+  LININGS,
+  METALS,
+  type Vessel,
+  geometryOfVessel,
+  limitsOf,
+  vesselHeatCapacity,
+  vesselSchema,
+} from "./vessel";
 export { type DipMark, dipMark, grossTarget, netOfGross, volumeOfLevel } from "./marks";
 export {
   type Cover,

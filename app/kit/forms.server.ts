@@ -1,0 +1,232 @@
+import { type Appliance, type Probe, iceCheck } from "~/core/kit";
+import { pressureAtAltitude } from "~/core/pot";
+import { readNumber } from "~/core/quantity";
+import { type Problem, type Result, checkNumber, ok, refuse } from "~/core/result";
+import {
+  CLOSED,
+  LININGS,
+  METALS,
+  type Vessel,
+  type VesselShape,
+  checkShape,
+  shapeSchema,
+  vesselSchema,
+} from "~/core/vessel";
+import type { KitchenFigures } from "~/data";
+import { shapeByPouring } from "~/core/kit";
+
+/** The forms of the kit as plain text fields. */
+
+function read(form: FormData, field: string, label: string): Result<number | null> {
+  const text = String(form.get(field) ?? "").trim();
+  if (!text) return ok(null);
+  const number = readNumber(text, field);
+  if (!number.ok || number.value.rest.trim())
+    return refuse({
+      code: "NOT_FINITE",
+      field,
+      value: text,
+      message: `${label}: “${text}” is not a number.`,
+    });
+  return ok(number.value.value);
+}
+
+const collect = () => {
+  const problems: Problem[] = [];
+  return {
+    problems,
+    take: <T>(result: Result<T>): T | null => {
+      if (result.ok) return result.value;
+      problems.push(...result.problems);
+      return null;
+    },
+  };
+};
+
+/** Where the kitchen stands. @errors ALTITUDE · PRESSURE · OUT_OF_RANGE · NOT_FINITE */
+export function readAirForm(form: FormData): Result<KitchenFigures> {
+  const { problems, take } = collect();
+  const altitude = take(read(form, "altitudeM", "Altitude"));
+  const pressureHPa = take(read(form, "pressureHPa", "Air pressure"));
+  const ambient = take(read(form, "ambientC", "Kitchen air"));
+  const humidity = take(read(form, "humidityPct", "Humidity"));
+  if (altitude === null && !problems.some(p => p.field === "altitudeM"))
+    problems.push({
+      code: "MISSING",
+      field: "altitudeM",
+      message: "How high does the kitchen stand, in metres?",
+    });
+  const standard = altitude === null ? null : take(pressureAtAltitude(altitude));
+  if (pressureHPa !== null) {
+    const pressure = pressureHPa * 100;
+    if (!(pressure >= 50_000 && pressure <= 110_000))
+      problems.push({
+        code: "PRESSURE",
+        field: "pressureHPa",
+        value: pressureHPa,
+        message: `A pressure of ${pressureHPa} hPa is outside 500 to 1100 hPa.`,
+      });
+    else if (standard !== null && altitude !== null && altitude > 300 && pressure > 1.03 * standard)
+      problems.push({
+        code: "PRESSURE",
+        field: "pressureHPa",
+        value: pressureHPa,
+        message: `${pressureHPa} hPa at ${altitude} m looks like the sea-level value. Type the station’s, about ${Math.round(standard / 100)} hPa, or leave it empty.`,
+      });
+  }
+  problems.push(
+    ...checkNumber(ambient ?? 25, "ambientC", "Kitchen air", { min: 0, max: 50, unit: "°C" }),
+    ...checkNumber(humidity ?? 50, "humidityPct", "Humidity", { min: 0, max: 100, unit: "%" }),
+  );
+  if (problems.length || altitude === null) return refuse(...problems);
+  return ok({
+    altitudeM: altitude,
+    pressurePa: pressureHPa === null ? null : pressureHPa * 100,
+    ambientC: ambient ?? 25,
+    humidity: (humidity ?? 50) / 100,
+  });
+}
+
+/** A probe's reading in melting ice. @errors UNKNOWN_ID · NOT_FINITE · PROBE */
+export function readIceCheck(
+  form: FormData,
+  appliances: readonly Appliance[],
+  now: Date,
+): Result<{ probe: Probe; words: string }> {
+  const id = String(form.get("id") ?? "");
+  const probe = appliances.find((a): a is Probe => a.kind === "probe" && a.id === id);
+  if (!probe)
+    return refuse({
+      code: "UNKNOWN_ID",
+      field: "readC",
+      value: id,
+      message: "There is no such probe in the kit.",
+    });
+  const number = read(form, "readC", "The reading in ice");
+  if (!number.ok) return number;
+  if (number.value === null)
+    return refuse({ code: "MISSING", field: "readC", message: "What does it read in melting ice?" });
+  const checked = iceCheck(number.value);
+  if (!checked.ok) return checked;
+  return ok({
+    words: `${probe.name}: ${checked.value.words}`,
+    probe: { ...probe, offsetC: checked.value.offsetC, checkedOn: now.toISOString().slice(0, 10) },
+  });
+}
+
+const MEASURES: Readonly<Record<string, readonly (readonly [string, string])[]>> = {
+  cylinder: [
+    ["diameterMm", "Inside across"],
+    ["heightMm", "Inside deep"],
+  ],
+  frustum: [
+    ["baseMm", "Across the bottom"],
+    ["rimMm", "Across the rim"],
+    ["heightMm", "Inside deep"],
+  ],
+  bowl: [
+    ["diameterMm", "Inside across"],
+    ["bottomDepthMm", "Depth of the round bottom"],
+    ["heightMm", "Inside deep"],
+  ],
+  rect: [
+    ["baseLengthMm", "Bottom, long side"],
+    ["baseWidthMm", "Bottom, short side"],
+    ["rimLengthMm", "Rim, long side"],
+    ["rimWidthMm", "Rim, short side"],
+    ["heightMm", "Inside deep"],
+    ["cornerMm", "Rounding of the corners"],
+  ],
+};
+
+const pick = <T extends string>(value: FormDataEntryValue | null, all: readonly T[], fallback: T): T =>
+  all.find(x => x === value) ?? fallback;
+
+/** A vessel with its inside measures, or measured by pouring. @errors GEOMETRY · MISSING · OUT_OF_RANGE */
+export function readVesselForm(
+  form: FormData,
+  before: Vessel | null,
+  idFor: (name: string) => string,
+): Result<Vessel> {
+  const { problems, take } = collect();
+  const name = String(form.get("name") ?? "").trim();
+  if (!name) problems.push({ code: "MISSING", field: "name", message: "What is it called?" });
+  const tare = take(read(form, "tareG", "Empty weight"));
+  if (tare === null && !problems.some(p => p.field === "tareG"))
+    problems.push({
+      code: "MISSING",
+      field: "tareG",
+      message: "Weigh it empty once: readings with the pot need it.",
+    });
+  problems.push(...checkNumber(tare ?? 1, "tareG", "Empty weight", { min: 1, max: 200_000, unit: "g" }));
+  const shape = take(readShape(form));
+  if (problems.length || !shape) return refuse(...problems);
+  const lining = String(form.get("lining") ?? "");
+  const closed = String(form.get("closed") ?? "");
+  const parsed = vesselSchema.safeParse({
+    id: before?.id ?? idFor(name),
+    name,
+    use: pick(form.get("use"), ["pot", "pan", "tray", "container"] as const, "pot"),
+    shape,
+    tareG: tare,
+    metal: pick(form.get("metal"), METALS, "steel"),
+    ...((LININGS as readonly string[]).includes(lining) && { lining }),
+    ...((CLOSED as readonly string[]).includes(closed) && { closed }),
+    handles: pick(form.get("handles"), ["two", "long", "none"] as const, "two"),
+  });
+  return parsed.success
+    ? ok(parsed.data)
+    : refuse({
+        code: "NOT_UNDERSTOOD",
+        field: "name",
+        message: "That is not a vessel yet: look over its fields.",
+      });
+}
+
+function readShape(form: FormData): Result<VesselShape> {
+  const kind = String(form.get("shape") ?? "cylinder");
+  if (kind === "table") return readPours(form);
+  const { problems, take } = collect();
+  const measures = (MEASURES[kind] ?? []).map(([field, label]) => {
+    const value = take(read(form, field, label));
+    if (value === null && !problems.some(p => p.field === field))
+      problems.push({ code: "MISSING", field, message: `${label}: how many millimetres?` });
+    return [field, value ?? 0] as const;
+  });
+  if (problems.length) return refuse(...problems);
+  const parsed = shapeSchema.safeParse({ shape: kind, ...Object.fromEntries(measures) });
+  if (!parsed.success)
+    return refuse(
+      ...parsed.error.issues.map((issue): Problem => {
+        const field = String(issue.path.at(-1) ?? "shape");
+        const label = MEASURES[kind]?.find(([id]) => id === field)?.[1] ?? "This";
+        const limit =
+          issue.code === "too_small"
+            ? `at least ${String(issue.minimum)} mm`
+            : issue.code === "too_big"
+              ? `at most ${String(issue.maximum)} mm`
+              : "a measure of a pot";
+        return { code: "GEOMETRY", field, message: `${label} should be ${limit}.` };
+      }),
+    );
+  return checkShape(parsed.data, "shape");
+}
+
+/** Lines "litres millimetres" of what was poured in all and what the stick read. */
+function readPours(form: FormData): Result<VesselShape> {
+  const { problems, take } = collect();
+  const litres = form.getAll("pourL").map(String);
+  const levels = form.getAll("pourMm").map(String);
+  const pours = litres.flatMap((text, i) => {
+    if (!text.trim() && !(levels[i] ?? "").trim()) return [];
+    const one = new FormData();
+    one.set("l", text);
+    one.set("mm", levels[i] ?? "");
+    const l = take(read(one, "l", `Pour ${i + 1}, litres`));
+    const mm = take(read(one, "mm", `Pour ${i + 1}, level`));
+    return l === null || mm === null ? [] : [{ ml: l * 1000, mm }];
+  });
+  if (problems.length) return refuse(...problems.map(p => ({ ...p, field: "pours" })));
+  const shape = shapeByPouring(pours);
+  return shape.ok ? shape : refuse(...shape.problems.map(p => ({ ...p, field: "pours" })));
+}

@@ -1,0 +1,152 @@
+import { Link, data, useFetcher } from "react-router";
+import { kitchenSentence } from "./kitchen-words";
+import { placeBurner } from "~/core/kit";
+import { printMass, printNumber, printVolume, g } from "~/core/quantity";
+import type { Problem } from "~/core/result";
+import { type Vessel, geometryOfVessel, limitsOf } from "~/core/vessel";
+import { database, moveBurner, saveAppliance, saveKitchenFigures } from "~/data";
+import type { Route } from "./+types/kit";
+import { kitchenOf } from "../kitchen.server";
+import { requirePerson } from "../people/person.server";
+import { buttonClass } from "../ui/button";
+import { AirForm } from "./air-form";
+import { readAirForm, readIceCheck } from "./forms.server";
+import { HobPlan } from "./hob-plan";
+import { Tools } from "./tools";
+import { VesselOutline } from "./vessel-outline";
+import { liningCaution } from "~/core/kit";
+
+export async function loader({ context, request }: Route.LoaderArgs) {
+  const { kitchenId } = requirePerson(context, request);
+  const kitchen = await kitchenOf(kitchenId);
+  return { kitchen, today: new Date().toISOString().slice(0, 10) };
+}
+
+export interface KitReply {
+  readonly problems: readonly Problem[];
+  readonly values: Readonly<Record<string, string>>;
+  readonly said?: string;
+}
+
+export async function action({ context, request }: Route.ActionArgs) {
+  const { kitchenId, person } = requirePerson(context, request);
+  const { db } = database();
+  const form = await request.formData();
+  const change = { kitchenId, personId: person.id, now: new Date() };
+  const values = Object.fromEntries([...form.entries()].map(([k, v]) => [k, String(v)]));
+  const back = (problems: readonly Problem[]) => data<KitReply>({ problems, values }, { status: 422 });
+  const kitchen = await kitchenOf(kitchenId);
+  switch (form.get("intent")) {
+    case "move": {
+      const id = String(form.get("id"));
+      const placed = placeBurner(kitchen.burners, id, {
+        xMm: Number(form.get("xMm")),
+        yMm: Number(form.get("yMm")),
+      });
+      if (!placed.ok) return back(placed.problems);
+      await moveBurner(db, change, id, placed.value);
+      return data<KitReply>({ problems: [], values: {} });
+    }
+    case "air": {
+      const read = readAirForm(form);
+      if (!read.ok) return back(read.problems);
+      await saveKitchenFigures(db, change, read.value);
+      return data<KitReply>({
+        problems: [],
+        values: {},
+        said: "Kept. Every sum counts with it from now on.",
+      });
+    }
+    case "ice-check": {
+      const checked = readIceCheck(form, kitchen.appliances, change.now);
+      if (!checked.ok) return back(checked.problems);
+      await saveAppliance(db, change, checked.value.probe);
+      return data<KitReply>({ problems: [], values: {}, said: checked.value.words });
+    }
+    default:
+      return back([
+        { code: "NOT_UNDERSTOOD", field: "intent", message: "The kit does not know what to do with this." },
+      ]);
+  }
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Kit · Hondaro" }];
+
+export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
+  const { kitchen } = loaderData;
+  const move = useFetcher<KitReply>();
+  const pending = move.formData;
+  // What is being saved stands where it was put already.
+  const burners = kitchen.burners.map(b =>
+    pending?.get("id") === b.id
+      ? { ...b, xMm: Number(pending.get("xMm")), yMm: Number(pending.get("yMm")) }
+      : b,
+  );
+  const reply = actionData as KitReply | undefined;
+  return (
+    <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
+      <h1 className="text-3xl">Kit</h1>
+      <p className="mt-1 text-faded">{kitchenSentence(kitchen)}</p>
+      <div className="mt-6 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1.6fr)_minmax(18rem,1fr)]">
+        <section aria-label="Hob">
+          <h2 className="text-xl">The hob</h2>
+          <div className="mt-3">
+            <HobPlan
+              burners={burners}
+              onMove={(id, to) =>
+                void move.submit(
+                  { intent: "move", id, xMm: String(to.xMm), yMm: String(to.yMm) },
+                  { method: "post" },
+                )
+              }
+            />
+          </div>
+        </section>
+        <AirForm kitchen={kitchen} reply={reply} />
+      </div>
+      <section aria-label="Vessels" className="mt-10">
+        <div className="flex items-end gap-4">
+          <h2 className="text-xl">Pots, pans, trays, containers</h2>
+          <span className="text-sm text-faded">drawn to one scale</span>
+          <Link to="/kit/new" className={`${buttonClass("plain")} ml-auto`}>
+            New vessel
+          </Link>
+        </div>
+        <ul className="mt-4 flex flex-wrap items-end gap-x-8 gap-y-6">
+          {kitchen.vessels.map(vessel => (
+            <VesselPiece key={vessel.id} vessel={vessel} />
+          ))}
+        </ul>
+      </section>
+      <Tools appliances={kitchen.appliances} reply={reply} today={loaderData.today} />
+    </main>
+  );
+}
+
+/** Half a metre of tray in a hand's breadth of screen. */
+const PX_PER_MM = 0.36;
+
+function VesselPiece({ vessel }: { vessel: Vessel }) {
+  const geometry = geometryOfVessel(vessel);
+  const caution = liningCaution(vessel.metal, vessel.lining);
+  const limits = limitsOf(vessel);
+  return (
+    <li className="max-w-72">
+      <Link to={`/kit/${vessel.id}`} className="group block">
+        <VesselOutline vessel={vessel} pxPerMm={PX_PER_MM} />
+        <span className="block font-semibold group-hover:text-copper">{vessel.name}</span>
+        <span className="block text-sm text-faded">
+          {printVolume(geometry.capacityMl)} to the brim, {printMass(g(vessel.tareG))} empty, {vessel.metal}
+          {vessel.lining && vessel.lining !== "none" && `, ${vessel.lining} inside`}
+        </span>
+        {vessel.shape.shape === "table" && (
+          <span className="block text-sm text-sorrel">
+            ✓ measured by pouring, {printNumber(vessel.shape.points.length - 1)} marks
+          </span>
+        )}
+        {caution && <span className="block text-sm text-saffron-ink">▲ {caution}</span>}
+        {limits && <span className="block text-sm text-saffron-ink">▲ {limits}</span>}
+      </Link>
+    </li>
+  );
+}

@@ -1,0 +1,324 @@
+import { useState } from "react";
+import { Form, Link, data, redirect } from "react-router";
+import { bathFor } from "~/core/cooling";
+import { ml, printNumber, printVolume } from "~/core/quantity";
+import type { Problem } from "~/core/result";
+import { CLOSED, LININGS, METALS, type Vessel, geometryOfVessel, limitsOf } from "~/core/vessel";
+import { database, findStoredVessel, saveVessel } from "~/data";
+import type { Route } from "./+types/vessel";
+import { kitchenOf } from "../kitchen.server";
+import { idFor } from "../larder/form.server";
+import { requirePerson } from "../people/person.server";
+import { Button } from "../ui/button";
+import { readVesselForm } from "./forms.server";
+import { TextField } from "./text-field";
+import { VesselOutline } from "./vessel-outline";
+
+const NEW = "new";
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+  const { kitchenId } = requirePerson(context, request);
+  if (params.vesselId === NEW) return { stored: null, bath: null };
+  const [stored, kitchen] = await Promise.all([
+    findStoredVessel(database().db, kitchenId, params.vesselId),
+    kitchenOf(kitchenId),
+  ]);
+  if (!stored) throw data("The kit has no such vessel.", { status: 404 });
+  const capacity = geometryOfVessel(stored.vessel).capacityMl;
+  const others = kitchen.vessels.filter(v => v.id !== stored.vessel.id && v.use !== "tray");
+  const bath = bathFor(capacity, others);
+  const sinks = kitchen.appliances.filter(a => a.kind === "cold place" && a.method === "ice-bath");
+  return {
+    stored,
+    bath: bath.ok
+      ? `In ice it wants a bath of ${printVolume(bath.value.neededMl)} or more: ${bath.value.vessel.name} takes it${sinks.length ? ", or the ice sink" : ""}.`
+      : sinks.some(a => a.kind === "cold place" && a.holdsMl >= 1.3 * capacity)
+        ? `In ice it wants ${printVolume(ml(1.3 * capacity))} or more: only the ice sink takes it.`
+        : (bath.problems[0]?.message ?? null),
+  };
+}
+
+interface Refused {
+  readonly problems: readonly Problem[];
+  readonly values: Readonly<Record<string, readonly string[]>>;
+}
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+  const { kitchenId, person } = requirePerson(context, request);
+  const { db } = database();
+  const form = await request.formData();
+  const values: Record<string, string[]> = {};
+  for (const [key, value] of form.entries()) (values[key] ??= []).push(String(value));
+  const before = params.vesselId === NEW ? null : await findStoredVessel(db, kitchenId, params.vesselId);
+  const read = readVesselForm(form, before?.vessel ?? null, idFor);
+  if (!read.ok) return data<Refused>({ problems: read.problems, values }, { status: 422 });
+  const saved = await saveVessel(
+    db,
+    { kitchenId, personId: person.id, now: new Date() },
+    read.value,
+    Number(form.get("rowVersion") ?? 0),
+  );
+  if (saved === "stale") {
+    const message = before
+      ? "Somebody else has changed it since you opened it. Your figures stand here still; open it anew beside and compare."
+      : "The kit has a vessel of that name already.";
+    return data<Refused>(
+      { problems: [{ code: "DUPLICATE", field: "name", message }], values },
+      { status: 409 },
+    );
+  }
+  return redirect(`/kit/${read.value.id}`);
+}
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  {
+    title: `${(loaderData as { stored?: { vessel: Vessel } } | undefined)?.stored?.vessel.name ?? "New vessel"} · Hondaro`,
+  },
+];
+
+const SHAPES = [
+  ["cylinder", "straight"],
+  ["frustum", "flared"],
+  ["bowl", "round-bottomed"],
+  ["rect", "four-cornered"],
+  ["table", "measured by pouring"],
+] as const;
+const FIELDS: Readonly<Record<string, readonly (readonly [string, string])[]>> = {
+  cylinder: [
+    ["diameterMm", "Inside across (mm)"],
+    ["heightMm", "Inside deep (mm)"],
+  ],
+  frustum: [
+    ["baseMm", "Across the bottom (mm)"],
+    ["rimMm", "Across the rim (mm)"],
+    ["heightMm", "Inside deep (mm)"],
+  ],
+  bowl: [
+    ["diameterMm", "Inside across (mm)"],
+    ["bottomDepthMm", "Depth of the round bottom (mm)"],
+    ["heightMm", "Inside deep (mm)"],
+  ],
+  rect: [
+    ["baseLengthMm", "Bottom, long side (mm)"],
+    ["baseWidthMm", "Bottom, short side (mm)"],
+    ["rimLengthMm", "Rim, long side (mm)"],
+    ["rimWidthMm", "Rim, short side (mm)"],
+    ["heightMm", "Inside deep (mm)"],
+    ["cornerMm", "Rounding of the corners (mm)"],
+  ],
+};
+const MOST_POURS = 8;
+
+/** Room for the drawing, px. */
+const DRAWING = { width: 380, height: 340 } as const;
+
+export default function VesselSheet({ loaderData, actionData }: Route.ComponentProps) {
+  const { stored, bath } = loaderData;
+  const refused = actionData as Refused | undefined;
+  const vessel = stored?.vessel ?? null;
+  const shapeNow = refused?.values.shape?.[0] ?? vessel?.shape.shape ?? "cylinder";
+  const [shape, setShape] = useState<string>(shapeNow);
+  const own = vessel ? (vessel.shape as unknown as Record<string, unknown>) : {};
+  const one = (name: string, fallback: string) => refused?.values[name]?.[0] ?? fallback;
+  const problemOf = (name: string) => refused?.problems.find(p => p.field === name);
+  const pours =
+    refused?.values.pourL?.map((l, i) => [l, refused.values.pourMm?.[i] ?? ""] as const) ??
+    (vessel?.shape.shape === "table"
+      ? vessel.shape.points.slice(1).map(([mm, v]) => [String(v / 1000), String(mm)] as const)
+      : []);
+  const general = refused?.problems.filter(p => p.field === "shape" || p.field === "pours") ?? [];
+  const limits = vessel && limitsOf(vessel);
+  return (
+    <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
+      <p>
+        <Link to="/kit" className="text-faded hover:text-copper">
+          ← Kit
+        </Link>
+      </p>
+      <h1 className="mt-1 text-3xl">{vessel?.name ?? "New vessel"}</h1>
+      <div className="mt-5 grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
+        <div>
+          {vessel ? (
+            <>
+              <VesselOutline vessel={vessel} pxPerMm={scaleFor(vessel)} marks />
+              <p className="mt-2">
+                Holds {printVolume(geometryOfVessel(vessel).capacityMl)} to the brim; weighs{" "}
+                {printNumber(vessel.tareG)} g empty.
+              </p>
+              {bath && <p className="mt-1 text-faded">{bath}</p>}
+              {limits && <p className="mt-1 text-saffron-ink">▲ {limits}</p>}
+            </>
+          ) : (
+            <p className="rounded-xl border border-dashed border-rule p-6 text-faded">
+              Measure its inside, or pour litres in and read the stick. It then stands here to scale with its
+              marks.
+            </p>
+          )}
+        </div>
+        <Form method="post" className="rounded-xl border border-rule bg-enamel p-5">
+          <input type="hidden" name="rowVersion" value={stored?.rowVersion ?? 0} />
+          <div className="grid grid-cols-2 gap-3">
+            <TextField
+              name="name"
+              label="Name"
+              value={one("name", vessel?.name ?? "")}
+              problem={problemOf("name")}
+              wide
+            />
+            <Pick
+              name="use"
+              label="It is a"
+              value={one("use", vessel?.use ?? "pot")}
+              options={["pot", "pan", "tray", "container"]}
+            />
+            <TextField
+              name="tareG"
+              label="Empty (g)"
+              value={one("tareG", vessel ? String(vessel.tareG) : "")}
+              problem={problemOf("tareG")}
+            />
+            <Pick
+              name="metal"
+              label="Metal"
+              value={one("metal", vessel?.metal ?? "steel")}
+              options={METALS}
+            />
+            <Pick
+              name="lining"
+              label="Inside"
+              value={one("lining", vessel?.lining ?? "none")}
+              options={LININGS}
+            />
+            <Pick
+              name="handles"
+              label="Handles"
+              value={one("handles", vessel?.handles ?? "two")}
+              options={["two", "long", "none"]}
+            />
+            <Pick
+              name="closed"
+              label="Open or closed"
+              value={one("closed", vessel?.closed ?? "open")}
+              options={["open", ...CLOSED]}
+            />
+          </div>
+          <fieldset className="mt-5">
+            <legend className="text-sm text-faded">Its inside is</legend>
+            <div className="mt-1 flex flex-wrap gap-2">
+              {SHAPES.map(([id, label]) => (
+                <label
+                  key={id}
+                  className={`cursor-pointer rounded-full border px-3 py-1 text-sm has-focus-visible:outline-3 has-focus-visible:outline-copper ${shape === id ? "border-copper bg-copper text-enamel" : "border-rule text-faded hover:border-copper"}`}
+                >
+                  <input
+                    type="radio"
+                    name="shape"
+                    value={id}
+                    checked={shape === id}
+                    onChange={() => setShape(id)}
+                    className="sr-only"
+                  />
+                  {label}
+                </label>
+              ))}
+            </div>
+            {shape === "table" ? (
+              <Pours pours={pours} />
+            ) : (
+              <div className="mt-3 grid grid-cols-2 gap-3">
+                {(FIELDS[shape] ?? []).map(([name, label]) => (
+                  <TextField
+                    key={name}
+                    name={name}
+                    label={label}
+                    value={one(name, own[name] === undefined ? "" : String(own[name] as number))}
+                    problem={problemOf(name)}
+                  />
+                ))}
+              </div>
+            )}
+            {general.map(p => (
+              <p key={p.message} role="alert" className="mt-2 text-sm text-beet">
+                ✕ {p.message}
+              </p>
+            ))}
+          </fieldset>
+          <Button type="submit" look="act" className="mt-5">
+            {vessel ? "Save" : "Put it in the kit"}
+          </Button>
+        </Form>
+      </div>
+    </main>
+  );
+}
+
+const scaleFor = (vessel: Vessel): number => {
+  const geometry = geometryOfVessel(vessel);
+  const wide = Math.max(
+    geometry.baseDiameterMm,
+    "rimMm" in vessel.shape ? vessel.shape.rimMm : 0,
+    "rimLengthMm" in vessel.shape ? vessel.shape.rimLengthMm : 0,
+  );
+  return Math.min(DRAWING.height / geometry.heightMm, (DRAWING.width - 110) / wide);
+};
+
+/** "Measure my pot": litres poured in all, and the level at each. */
+function Pours({ pours }: { pours: readonly (readonly [string, string])[] }) {
+  return (
+    <div className="mt-3">
+      <p className="text-sm text-faded">
+        Stand it level. Pour a known volume of cold water in, read the stick from the bottom, and again until
+        it is nearly full. Count the litres in all.
+      </p>
+      <ol className="mt-2 grid grid-cols-[2rem_7rem_7rem] gap-2">
+        {Array.from({ length: MOST_POURS }, (_, i) => (
+          <li key={i} className="contents">
+            <span className="self-center text-sm text-faded">{i + 1}</span>
+            {(["pourL", "pourMm"] as const).map((name, j) => (
+              <label key={name} className="flex items-center gap-1.5 text-sm text-faded">
+                <input
+                  name={name}
+                  key={pours[i]?.[j] ?? ""}
+                  defaultValue={pours[i]?.[j] ?? ""}
+                  inputMode="decimal"
+                  autoComplete="off"
+                  aria-label={`Pour ${i + 1}, ${j === 0 ? "litres in all" : "millimetres"}`}
+                  className="w-full min-w-0 rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
+                />
+                {j === 0 ? "l" : "mm"}
+              </label>
+            ))}
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function Pick({
+  name,
+  label,
+  value,
+  options,
+}: {
+  name: string;
+  label: string;
+  value: string;
+  options: readonly string[];
+}) {
+  return (
+    <label className="text-sm text-faded">
+      {label}
+      <select
+        name={name}
+        key={value}
+        defaultValue={value}
+        className="block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
+      >
+        {options.map(option => (
+          <option key={option}>{option}</option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,282 @@
+import { parse } from "csv-parse/sync";
+import { stringify } from "csv-stringify/sync";
+import {
+  ALLERGEN_IDS,
+  COMPOSITION_TOTALS,
+  DIET_FLAGS,
+  type Ingredient,
+  checkIngredient,
+  ingredientSchema,
+} from "~/core/larder";
+import { type Problem } from "~/core/result";
+import { idFor } from "./form.server";
+
+/** The larder in open formats: one row an ingredient as CSV, whole entries as JSON. Described in docs/formats.md. */
+
+const PARTS = [...COMPOSITION_TOTALS, "collagen", "volatileAcid"] as const;
+const COLUMNS = [
+  "id",
+  "name",
+  "aliases",
+  ...PARTS,
+  "phase",
+  "solidKind",
+  "densityGPerMl",
+  "ediblePct",
+  "juicePct",
+  "boughtStock",
+  "allergens",
+  "diet",
+  "measures",
+  "pricePerKg",
+  "currency",
+  "priceSince",
+  "sourceMark",
+  "source",
+] as const;
+const LIST = "; ";
+const NOT_ENTERED = "not entered";
+
+const rowOf = (i: Ingredient): Record<(typeof COLUMNS)[number], string | number> => ({
+  id: i.id,
+  name: i.name,
+  aliases: i.aliases.join(LIST),
+  ...(Object.fromEntries(PARTS.map(part => [part, i.composition[part]])) as Record<
+    (typeof PARTS)[number],
+    number
+  >),
+  phase: i.phase,
+  solidKind: i.solidKind ?? "",
+  densityGPerMl: i.densityGPerMl ?? "",
+  ediblePct: i.ediblePct,
+  juicePct: i.juicePct ?? "",
+  boughtStock: i.boughtStock ? "yes" : "",
+  allergens: i.allergens === null ? NOT_ENTERED : i.allergens.join(LIST),
+  diet: i.diet.join(LIST),
+  measures: i.measures.map(m => `${m.name}=${m.massG}(${m.loG}-${m.hiG})`).join(LIST),
+  pricePerKg: i.price?.perKg ?? "",
+  currency: i.price?.currency ?? "",
+  priceSince: i.price?.on ?? "",
+  sourceMark: i.compositionSource.mark,
+  source: i.compositionSource.text,
+});
+
+/** CSV with a byte-order mark; what a spreadsheet would take for a formula is quoted. */
+export const larderAsCsv = (larder: readonly Ingredient[]): string =>
+  stringify(larder.map(rowOf), { header: true, columns: [...COLUMNS], bom: true, escape_formulas: true });
+
+export const larderAsJson = (larder: readonly Ingredient[]): string =>
+  JSON.stringify({ format: "hondaro-larder", version: 1, ingredients: larder }, null, 2);
+
+/** A row as it would come in, or why it cannot. */
+export interface ImportRow {
+  /** Counted from 1, the header aside. */
+  readonly row: number;
+  readonly name: string;
+  readonly ingredient: Ingredient | null;
+  readonly problems: readonly Problem[];
+  readonly doubts: readonly string[];
+}
+
+export interface ImportPreview {
+  readonly rows: readonly ImportRow[];
+  /** The file itself could not be read. */
+  readonly broken: string | null;
+}
+
+const MOST_ROWS = 5000;
+
+/** Reads a larder from CSV or JSON without writing anything. */
+export function previewImport(text: string): ImportPreview {
+  const trimmed = text.replace(/^\uFEFF/, "").trim();
+  if (!trimmed) return { rows: [], broken: "There is nothing in it. Paste a CSV or JSON, or choose a file." };
+  return /^[[{]/.test(trimmed) ? fromJson(trimmed) : fromCsv(trimmed);
+}
+
+function fromJson(text: string): ImportPreview {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    return { rows: [], broken: "This begins like JSON but is not; a bracket or comma is missing." };
+  }
+  const list = Array.isArray(data) ? data : (data as { ingredients?: unknown }).ingredients;
+  if (!Array.isArray(list)) return { rows: [], broken: "There is no list “ingredients” in this JSON." };
+  return limited(
+    list.map((raw: unknown, i): ImportRow => {
+      const name = nameOf(raw, i);
+      const parsed = ingredientSchema.safeParse(raw);
+      if (!parsed.success)
+        return {
+          row: i + 1,
+          name,
+          ingredient: null,
+          doubts: [],
+          problems: parsed.error.issues.slice(0, 5).map(issue => ({
+            code: "NOT_UNDERSTOOD",
+            field: issue.path.join("."),
+            message: `${issue.path.join(".") || "the entry"}: ${issue.message}.`,
+          })),
+        };
+      return checked(i + 1, name, parsed.data);
+    }),
+  );
+}
+
+const nameOf = (raw: unknown, i: number): string =>
+  typeof raw === "object" && raw !== null && "name" in raw && typeof raw.name === "string"
+    ? raw.name
+    : `entry ${i + 1}`;
+
+function fromCsv(text: string): ImportPreview {
+  const firstLine = text.slice(0, text.indexOf("\n") < 0 ? undefined : text.indexOf("\n"));
+  const delimiter = [";", "\t", ","].find(d => firstLine.split(d).length > 3) ?? ",";
+  let records: Record<string, string>[];
+  try {
+    records = parse(text, {
+      columns: true,
+      delimiter,
+      skip_empty_lines: true,
+      trim: true,
+      relax_column_count: true,
+    });
+  } catch (error) {
+    return {
+      rows: [],
+      broken: `This is not a table: ${error instanceof Error ? error.message : "it cannot be read"}.`,
+    };
+  }
+  if (!records.length) return { rows: [], broken: "There is a heading, but no row." };
+  if (!("name" in (records[0] ?? {})))
+    return { rows: [], broken: "The first row must name the columns, “name” and “water” among them." };
+  return limited(records.map((record, i) => csvRow(record, i + 1)));
+}
+
+function limited(rows: readonly ImportRow[]): ImportPreview {
+  if (rows.length > MOST_ROWS)
+    return { rows: [], broken: `${rows.length} rows are too many at once; at most ${MOST_ROWS}.` };
+  const seen = new Map<string, number>();
+  return {
+    broken: null,
+    rows: rows.map(row => {
+      if (!row.ingredient) return row;
+      const before = seen.get(row.ingredient.id);
+      seen.set(row.ingredient.id, row.row);
+      if (before === undefined) return row;
+      const message = `Row ${before} has the same id “${row.ingredient.id}”.`;
+      return { ...row, ingredient: null, problems: [{ code: "DUPLICATE", field: "id", message }] };
+    }),
+  };
+}
+
+function csvRow(record: Readonly<Record<string, string>>, row: number): ImportRow {
+  const problems: Problem[] = [];
+  const text = (column: string) => (record[column] ?? "").replace(/^'(?=[=+\-@])/, "").trim();
+  const number = (column: string): number | undefined => {
+    const value = text(column);
+    if (!value) return undefined;
+    const read = Number(value.replace(",", "."));
+    if (!Number.isFinite(read))
+      problems.push({
+        code: "NOT_FINITE",
+        field: column,
+        value,
+        message: `${column}: “${value}” is not a number.`,
+      });
+    return read;
+  };
+  const list = (column: string) =>
+    text(column)
+      .split(/[;|]/)
+      .map(word => word.trim())
+      .filter(Boolean);
+  const among = (column: string, all: readonly string[]) =>
+    list(column).filter(word => {
+      if (all.includes(word)) return true;
+      problems.push({
+        code: "UNKNOWN_ID",
+        field: column,
+        value: word,
+        message: `${column}: “${word}” is not known; it may be ${all.join(", ")}.`,
+      });
+      return false;
+    });
+  const name = text("name");
+  if (!name) problems.push({ code: "MISSING", field: "name", message: "name: it is empty." });
+  const source = { mark: text("sourceMark") || "measured", text: text("source") || "brought in from a file" };
+  const density = number("densityGPerMl");
+  const juice = number("juicePct");
+  const perKg = number("pricePerKg");
+  const measures = list("measures").flatMap(word => {
+    const found = /^(.+?)=([\d.]+)(?:\(([\d.]+)-([\d.]+)\))?$/.exec(word);
+    if (!found?.[1]) {
+      problems.push({
+        code: "NOT_UNDERSTOOD",
+        field: "measures",
+        value: word,
+        message: `measures: “${word}” should look like piece=150(90-230).`,
+      });
+      return [];
+    }
+    const massG = Number(found[2]);
+    return [
+      {
+        name: found[1].trim(),
+        massG,
+        loG: Number(found[3] ?? massG * 0.75),
+        hiG: Number(found[4] ?? massG * 1.25),
+        source,
+      },
+    ];
+  });
+  const raw = {
+    id: text("id") || idFor(name),
+    name,
+    aliases: list("aliases"),
+    composition: Object.fromEntries(PARTS.map(part => [part, number(part) ?? 0])),
+    compositionSource: source,
+    phase: text("phase") || "liquor",
+    ...(text("solidKind") && { solidKind: text("solidKind") }),
+    ...(density !== undefined && { densityGPerMl: density, densitySource: source }),
+    ediblePct: number("ediblePct") ?? 100,
+    edibleSource: source,
+    ...(juice !== undefined && { juicePct: juice, juiceSource: source }),
+    allergens:
+      text("allergens") === NOT_ENTERED || (text("allergens") === "" && !("allergens" in record))
+        ? null
+        : among("allergens", ALLERGEN_IDS),
+    diet: among("diet", DIET_FLAGS),
+    measures,
+    ...(text("boughtStock") && { boughtStock: /^(yes|true|1)$/i.test(text("boughtStock")) }),
+    ...(perKg !== undefined && {
+      price: {
+        perKg,
+        currency: text("currency") || "EUR",
+        on: text("priceSince") || "1970-01-01",
+        source,
+      },
+    }),
+  };
+  if (problems.length) return { row, name: name || `row ${row}`, ingredient: null, problems, doubts: [] };
+  const parsed = ingredientSchema.safeParse(raw);
+  if (!parsed.success)
+    return {
+      row,
+      name,
+      ingredient: null,
+      doubts: [],
+      problems: parsed.error.issues.slice(0, 5).map(issue => ({
+        code: "OUT_OF_RANGE",
+        field: issue.path.join("."),
+        message: `${issue.path.join(".")}: ${issue.message}.`,
+      })),
+    };
+  return checked(row, name, parsed.data);
+}
+
+function checked(row: number, name: string, of: Ingredient): ImportRow {
+  const found = checkIngredient(of);
+  return found.ok
+    ? { row, name, ingredient: found.value, problems: [], doubts: found.warnings.map(w => w.message) }
+    : { row, name, ingredient: null, problems: found.problems, doubts: [] };
+}

@@ -1,0 +1,156 @@
+import {
+  ALLERGEN_IDS,
+  COMPOSITION_TOTALS,
+  DIET_FLAGS,
+  type Ingredient,
+  SOLID_KINDS,
+  type Source,
+  checkIngredient,
+  ingredientSchema,
+} from "~/core/larder";
+import { readNumber } from "~/core/quantity";
+import { type Problem, type Result, ok, refuse } from "~/core/result";
+
+/** The edit form of an ingredient, as plain text fields. */
+
+const MARKS = ["P", "M", "T", "E", "measured"] as const;
+
+/** A number as cooks type it: comma or point; empty counts as `empty`. */
+function numberIn(form: FormData, field: string, label: string, empty: number | null): Result<number | null> {
+  const text = String(form.get(field) ?? "").trim();
+  if (!text) return ok(empty);
+  const read = readNumber(text, field);
+  if (!read.ok) return read;
+  if (read.value.rest.trim())
+    return refuse({
+      code: "NOT_UNDERSTOOD",
+      field,
+      value: text,
+      message: `${label}: “${text}” is not a number alone.`,
+    });
+  if (read.value.value < 0)
+    return refuse({ code: "NEGATIVE", field, value: text, message: `${label} cannot be negative.` });
+  return ok(read.value.value);
+}
+
+const listIn = (form: FormData, field: string): string[] =>
+  String(form.get(field) ?? "")
+    .split(/[,;\n]/)
+    .map(word => word.trim())
+    .filter(Boolean);
+
+export const idFor = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize("NFD")
+    .replace(/\p{M}/gu, "")
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-+|-+$/g, "")
+    .slice(0, 40) || "ingredient";
+
+/**
+ * Reads the form. What is kept of the old entry is what the form does not ask.
+ * @errors every field that cannot be read, with its name; then what `checkIngredient` refuses
+ */
+export function readIngredientForm(form: FormData, before: Ingredient | null): Result<Ingredient> {
+  const problems: Problem[] = [];
+  const take = (read: Result<number | null>): number | null => {
+    if (read.ok) return read.value;
+    problems.push(...read.problems);
+    return null;
+  };
+  const name = String(form.get("name") ?? "").trim();
+  if (!name) problems.push({ code: "MISSING", field: "name", message: "What is it called?" });
+  const composition = Object.fromEntries(
+    [...COMPOSITION_TOTALS, "collagen", "volatileAcid"].map(key => [
+      key,
+      take(numberIn(form, `composition.${key}`, key === "volatileAcid" ? "Acetic acid" : capital(key), 0)) ??
+        0,
+    ]),
+  );
+  const ediblePct = take(numberIn(form, "ediblePct", "Used part", 100)) ?? 100;
+  const juicePct = take(numberIn(form, "juicePct", "Juice", null));
+  const density = take(numberIn(form, "densityGPerMl", "Density", null));
+  const measures = listIn(form, "measures").flatMap((text, i): Ingredient["measures"][number][] => {
+    const found = /^(.+?)\s*[=:]\s*([\d.,]+)\s*g?(?:\s*\(\s*([\d.,]+)\s*[–-]\s*([\d.,]+)\s*\))?$/.exec(text);
+    const numbers = found?.slice(2, 5).map(n => (n === undefined ? undefined : Number(n.replace(",", "."))));
+    const [massG, lo, hi] = numbers ?? [];
+    if (!found?.[1] || massG === undefined || !(massG > 0)) {
+      problems.push({
+        code: "NOT_UNDERSTOOD",
+        field: "measures",
+        value: text,
+        message: `Measure ${i + 1}: “${text}”. Write it as “piece = 150 (90–230)”.`,
+      });
+      return [];
+    }
+    const measure = found[1];
+    const old = before?.measures.find(m => m.name === measure && m.massG === massG);
+    return [
+      old ?? {
+        name: measure,
+        massG,
+        loG: lo ?? massG * 0.75,
+        hiG: hi ?? massG * 1.25,
+        source: sourceIn(form, "source"),
+      },
+    ];
+  });
+  if (problems.length) return refuse(...problems);
+  const picked = (field: string, all: readonly string[]) =>
+    form
+      .getAll(field)
+      .map(String)
+      .filter(x => all.includes(x));
+  const solidKind = String(form.get("solidKind") ?? "");
+  const raw = {
+    ...before,
+    id: before?.id ?? idFor(name),
+    name,
+    aliases: listIn(form, "aliases"),
+    composition,
+    compositionSource: sourceIn(form, "source"),
+    phase: String(form.get("phase") ?? "liquor"),
+    solidKind: (SOLID_KINDS as readonly string[]).includes(solidKind) ? solidKind : undefined,
+    densityGPerMl: density ?? undefined,
+    densitySource:
+      density === null
+        ? undefined
+        : density === before?.densityGPerMl
+          ? before.densitySource
+          : sourceIn(form, "source"),
+    ediblePct,
+    edibleSource: ediblePct === before?.ediblePct ? before.edibleSource : sourceIn(form, "source"),
+    juicePct: juicePct ?? undefined,
+    juiceSource:
+      juicePct === null
+        ? undefined
+        : juicePct === before?.juicePct
+          ? before.juiceSource
+          : sourceIn(form, "source"),
+    allergens: form.get("allergensKnown") === "yes" ? picked("allergens", ALLERGEN_IDS) : null,
+    diet: picked("diet", DIET_FLAGS),
+    measures,
+    boughtStock: form.get("boughtStock") === "yes" ? true : undefined,
+  };
+  const parsed = ingredientSchema.safeParse(raw);
+  if (!parsed.success)
+    return refuse(
+      ...parsed.error.issues.map(issue => ({
+        code: "OUT_OF_RANGE" as const,
+        field: issue.path.join("."),
+        message: `${capital(String(issue.path.at(-1) ?? "This"))}: that cannot be. ${issue.message}.`,
+      })),
+    );
+  return checkIngredient(parsed.data);
+}
+
+/** Where the figures of this edit come from; measured here unless something else is said. */
+function sourceIn(form: FormData, field: string): Source {
+  const mark = String(form.get(`${field}.mark`) ?? "measured");
+  const text = String(form.get(`${field}.text`) ?? "").trim();
+  const known = MARKS.find(m => m === mark) ?? "measured";
+  return { mark: known, text: text || (known === "measured" ? "measured here" : "no source given") };
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,212 @@
+import { Form, Link, data, redirect, useNavigation } from "react-router";
+import { brandChange } from "~/core/formula";
+import { ALLERGENS, type Ingredient, findIngredient } from "~/core/larder";
+import { printMass, printNumber, g } from "~/core/quantity";
+import type { Problem } from "~/core/result";
+import { database, findStoredIngredient, priceHistory, saveIngredient, savePrice } from "~/data";
+import type { Route } from "./+types/ingredient";
+import { kitchenOf } from "../kitchen.server";
+import { requirePerson } from "../people/person.server";
+import { Button } from "../ui/button";
+import { BrandCompare } from "./brand-compare";
+import { readIngredientForm } from "./form.server";
+import { IngredientForm, valuesOf } from "./ingredient-form";
+import { Jar } from "./jar";
+import { readPriceForm } from "./price.server";
+import { PriceCard } from "./price-card";
+import { sourceWords } from "./source-words";
+
+const NEW = "new";
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+  const { kitchenId } = requirePerson(context, request);
+  const { db } = database();
+  if (params.ingredientId === NEW) return { stored: null, prices: [], brand: null };
+  const [stored, prices] = await Promise.all([
+    findStoredIngredient(db, kitchenId, params.ingredientId),
+    priceHistory(db, kitchenId, params.ingredientId),
+  ]);
+  if (!stored) throw data("The larder has nothing of that name.", { status: 404 });
+  const other = new URL(request.url).searchParams.get("instead")?.trim();
+  if (!other) return { stored, prices, brand: null };
+  const kitchen = await kitchenOf(kitchenId);
+  const found = findIngredient(kitchen.ingredients, other);
+  const brand = found.exact
+    ? { other: found.exact.name, moved: brandChange(kitchen, stored.ingredient.id, found.exact), near: [] }
+    : { other, moved: null, near: found.near.map(i => i.name) };
+  return { stored, prices, brand };
+}
+
+export interface Refused {
+  readonly problems: readonly Problem[];
+  readonly values: Readonly<Record<string, readonly string[]>>;
+  /** Odd, but possible: saved when it is sent again with the doubt seen. */
+  readonly doubts: readonly string[];
+}
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+  const { kitchenId, person } = requirePerson(context, request);
+  const { db } = database();
+  const form = await request.formData();
+  const change = { kitchenId, personId: person.id, now: new Date() };
+  const before =
+    params.ingredientId === NEW ? null : await findStoredIngredient(db, kitchenId, params.ingredientId);
+  const back = (problems: readonly Problem[], doubts: readonly string[] = [], status = 422) =>
+    data<Refused>({ problems, doubts, values: fieldsOf(form) }, { status });
+
+  if (form.get("intent") === "price") {
+    const price = readPriceForm(form);
+    if (!price.ok || !before) return back(price.ok ? [] : price.problems);
+    await savePrice(db, change, before.ingredient.id, price.value);
+    return redirect(`/larder/${before.ingredient.id}`);
+  }
+  const read = readIngredientForm(form, before?.ingredient ?? null);
+  if (!read.ok) return back(read.problems);
+  const doubts = read.warnings.map(w => w.message);
+  if (doubts.length && form.get("seen") !== "yes") return back([], doubts);
+  const saved = await saveIngredient(db, change, read.value, Number(form.get("rowVersion") ?? 0));
+  if (saved === "stale")
+    return back(
+      [
+        {
+          code: "DUPLICATE",
+          field: "name",
+          message: before
+            ? "Somebody else has changed it since you opened it. Your figures stand here still; open it anew beside and compare."
+            : "The larder has one of that name already.",
+        },
+      ],
+      [],
+      409,
+    );
+  return redirect(`/larder/${read.value.id}`);
+}
+
+const fieldsOf = (form: FormData): Refused["values"] => {
+  const values: Record<string, string[]> = {};
+  for (const [key, value] of form.entries()) if (typeof value === "string") (values[key] ??= []).push(value);
+  return values;
+};
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  {
+    title: `${(loaderData as { stored?: { ingredient: Ingredient } } | undefined)?.stored?.ingredient.name ?? "New ingredient"} · Hondaro`,
+  },
+];
+
+export default function IngredientSheet({ loaderData, actionData }: Route.ComponentProps) {
+  const { stored, prices, brand } = loaderData;
+  const refused = actionData as Refused | undefined;
+  const busy = useNavigation().state === "submitting";
+  const ingredient = stored?.ingredient ?? null;
+  return (
+    <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
+      <p>
+        <Link to="/larder" className="text-faded hover:text-copper">
+          ← Larder
+        </Link>
+      </p>
+      <h1 className="mt-1 text-3xl">{ingredient ? ingredient.name : "New ingredient"}</h1>
+      {ingredient && ingredient.aliases.length > 0 && (
+        <p className="text-faded">also {ingredient.aliases.join(", ")}</p>
+      )}
+      <div className="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-[20rem_minmax(0,1fr)]">
+        <div className="space-y-6">
+          {ingredient ? (
+            <>
+              <figure>
+                <Jar name={ingredient.name} composition={ingredient.composition} />
+                <figcaption className="mt-1 text-sm text-faded">
+                  100 g as it would settle. {sourceWords(ingredient.compositionSource)}.
+                </figcaption>
+              </figure>
+              <Facts ingredient={ingredient} />
+            </>
+          ) : (
+            <p className="rounded-xl border border-dashed border-rule p-6 text-faded">
+              Name it and say what 100 g of it hold. It then settles here in its jar.
+            </p>
+          )}
+          {ingredient && <PriceCard prices={prices} problems={refused?.problems ?? []} />}
+        </div>
+        <div className="space-y-8">
+          {ingredient && <BrandCompare brand={brand} name={ingredient.name} />}
+          <Form method="post" className="rounded-xl border border-rule bg-enamel p-5">
+            <h2 className="text-xl">{ingredient ? "Change it" : "What it is"}</h2>
+            <input type="hidden" name="rowVersion" value={stored?.rowVersion ?? 0} />
+            <IngredientForm
+              key={stored?.rowVersion ?? 0}
+              values={refused?.values ?? valuesOf(ingredient)}
+              problems={refused?.problems ?? []}
+            />
+            {refused && refused.doubts.length > 0 && (
+              <div role="alert" className="mt-4 rounded-lg bg-saffron-wash p-3 text-saffron-ink">
+                {refused.doubts.map(doubt => (
+                  <p key={doubt}>▲ {doubt}</p>
+                ))}
+                <label className="mt-2 flex items-center gap-2 font-semibold">
+                  <input type="checkbox" name="seen" value="yes" /> It is meant so
+                </label>
+              </div>
+            )}
+            <Button type="submit" look="act" className="mt-5" disabled={busy}>
+              {ingredient ? "Save" : "Put it in the larder"}
+            </Button>
+          </Form>
+        </div>
+      </div>
+    </main>
+  );
+}
+
+function Facts({ ingredient }: { ingredient: Ingredient }) {
+  const rows: [string, string, string][] = [
+    ["used", `${printNumber(ingredient.ediblePct)} %`, sourceWords(ingredient.edibleSource)],
+    ...(ingredient.juicePct && ingredient.juiceSource
+      ? [
+          ["juice", `${printNumber(ingredient.juicePct)} %`, sourceWords(ingredient.juiceSource)] as [
+            string,
+            string,
+            string,
+          ],
+        ]
+      : []),
+    ...(ingredient.densityGPerMl && ingredient.densitySource
+      ? [
+          [
+            "a litre",
+            printMass(g(ingredient.densityGPerMl * 1000)),
+            sourceWords(ingredient.densitySource),
+          ] as [string, string, string],
+        ]
+      : []),
+    ...ingredient.measures.map((m): [string, string, string] => [
+      m.name,
+      `${printMass(g(m.massG))}${m.hiG > m.loG ? ` (${printMass(g(m.loG))}–${printMass(g(m.hiG))})` : ""}`,
+      sourceWords(m.source),
+    ]),
+  ];
+  return (
+    <div>
+      <dl className="divide-y divide-rule border-y border-rule">
+        {rows.map(([label, value, source]) => (
+          <div key={label} className="grid grid-cols-[6rem_1fr] py-1.5">
+            <dt className="text-faded">{label}</dt>
+            <dd>
+              {value}
+              <span className="block text-xs text-faded">{source}</span>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-2 text-sm">
+        {ingredient.allergens === null
+          ? "Allergens: nobody has entered them, so every sauce with it counts as not known."
+          : `Allergens recorded: ${ingredient.allergens.map(a => ALLERGENS[a]).join(", ") || "none"}.`}
+        {ingredient.diet.length > 0 && ` Flags: ${ingredient.diet.join(", ")}.`}
+        {ingredient.boughtStock &&
+          ` Bought stock with ${printNumber(ingredient.composition.salt, 1)} % salt: mind it before you reduce.`}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,19 @@
+export {
+  APPLIANCE_KINDS,
+  type Appliance,
+  type ApplianceKind,
+  type Probe,
+  applianceSchema,
+} from "./appliance";
+export {
+  LEAST_INSERTION_MM,
+  corrected,
+  holdsGrams,
+  hotFill,
+  iceCheck,
+  liningCaution,
+  scaleFor,
+  shapeByPouring,
+  waysToRead,
+} from "./kit";
+export { HOB_STEP_MM, placeBurner } from "./hob";

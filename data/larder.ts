@@ -1,0 +1,166 @@
+import { and, asc, desc, eq, sql } from "drizzle-orm";
+import { type Ingredient, ingredientSchema } from "../core/larder";
+import { recordAudit } from "./audit";
+import type { Database, Queries } from "./connection";
+import { ingredient, ingredientPrice } from "./schema";
+
+/** Whose change it is, and when. */
+export interface Change {
+  readonly kitchenId: string;
+  readonly personId: string;
+  readonly now: Date;
+}
+
+export interface StoredIngredient {
+  readonly ingredient: Ingredient;
+  readonly rowVersion: number;
+}
+
+export interface PricePoint {
+  readonly since: string;
+  readonly perKg: number;
+  readonly currency: string;
+  readonly source: Ingredient["compositionSource"];
+}
+
+/** `stale`: somebody saved it since; nothing was written. */
+export type SaveOutcome = "saved" | "stale";
+
+/** One ingredient with its price of today; `null` if the larder has none of that id. */
+export async function findStoredIngredient(
+  db: Queries,
+  kitchenId: string,
+  id: string,
+): Promise<StoredIngredient | null> {
+  const [row] = await db
+    .select()
+    .from(ingredient)
+    .where(and(eq(ingredient.kitchenId, kitchenId), eq(ingredient.id, id)));
+  if (!row) return null;
+  const [price] = await priceHistory(db, kitchenId, id);
+  return { ingredient: withPrice(ingredientSchema.parse(row.document), price), rowVersion: row.rowVersion };
+}
+
+/** Prices of an ingredient, the latest first. */
+export async function priceHistory(db: Queries, kitchenId: string, id: string): Promise<PricePoint[]> {
+  return db
+    .select({
+      since: ingredientPrice.since,
+      perKg: ingredientPrice.perKg,
+      currency: ingredientPrice.currency,
+      source: ingredientPrice.source,
+    })
+    .from(ingredientPrice)
+    .where(and(eq(ingredientPrice.kitchenId, kitchenId), eq(ingredientPrice.ingredientId, id)))
+    .orderBy(desc(ingredientPrice.since));
+}
+
+const withPrice = (of: Ingredient, price: PricePoint | undefined): Ingredient =>
+  price
+    ? {
+        ...of,
+        price: { perKg: price.perKg, currency: price.currency, on: price.since, source: price.source },
+      }
+    : of;
+
+/** The whole larder by name, each with its price of today. */
+export async function loadLarder(db: Queries, kitchenId: string): Promise<Ingredient[]> {
+  const [rows, prices] = await Promise.all([
+    db.select().from(ingredient).where(eq(ingredient.kitchenId, kitchenId)).orderBy(asc(ingredient.name)),
+    db
+      .select()
+      .from(ingredientPrice)
+      .where(eq(ingredientPrice.kitchenId, kitchenId))
+      .orderBy(asc(ingredientPrice.since)),
+  ]);
+  const latest = new Map(prices.map(price => [price.ingredientId, price]));
+  return rows.map(row => withPrice(ingredientSchema.parse(row.document), latest.get(row.id)));
+}
+
+/** What is kept of an ingredient: everything but its price, which has a history of its own. */
+const documentOf = ({ price: _price, ...rest }: Ingredient): Ingredient => rest;
+
+/**
+ * Saves one ingredient.
+ * @param rowVersion the version the edit started from; 0 for a new one
+ */
+export async function saveIngredient(
+  db: Database,
+  change: Change,
+  of: Ingredient,
+  rowVersion: number,
+): Promise<SaveOutcome> {
+  return db.transaction(async tx => {
+    const values = { name: of.name, document: documentOf(of) };
+    if (rowVersion === 0) {
+      const [taken] = await tx
+        .select({ id: ingredient.id })
+        .from(ingredient)
+        .where(and(eq(ingredient.kitchenId, change.kitchenId), eq(ingredient.id, of.id)));
+      if (taken) return "stale";
+      await tx.insert(ingredient).values({ kitchenId: change.kitchenId, id: of.id, ...values });
+    } else {
+      const [done] = await tx
+        .update(ingredient)
+        .set({ ...values, rowVersion: sql`${ingredient.rowVersion} + 1` })
+        .where(
+          and(
+            eq(ingredient.kitchenId, change.kitchenId),
+            eq(ingredient.id, of.id),
+            eq(ingredient.rowVersion, rowVersion),
+          ),
+        );
+      if (done.affectedRows === 0) return "stale";
+    }
+    await recordAudit(tx, { ...change, what: "ingredient", subject: of.id, detail: { name: of.name } });
+    return "saved";
+  });
+}
+
+/** Notes a price from a day on; a second one for the same day replaces the first. */
+export async function savePrice(db: Queries, change: Change, id: string, price: PricePoint): Promise<void> {
+  await db
+    .insert(ingredientPrice)
+    .values({ kitchenId: change.kitchenId, ingredientId: id, ...price })
+    .onDuplicateKeyUpdate({
+      set: { perKg: price.perKg, currency: price.currency, source: price.source },
+    });
+  await recordAudit(db, { ...change, what: "price", subject: id, detail: { ...price } });
+}
+
+/** Takes many ingredients in at once, new and changed: all of them or none. */
+export async function importIngredients(
+  db: Database,
+  change: Change,
+  many: readonly Ingredient[],
+): Promise<void> {
+  await db.transaction(async tx => {
+    for (const of of many) {
+      const document = documentOf(of);
+      await tx
+        .insert(ingredient)
+        .values({ kitchenId: change.kitchenId, id: of.id, name: of.name, document })
+        .onDuplicateKeyUpdate({
+          set: { name: of.name, document, rowVersion: sql`${ingredient.rowVersion} + 1` },
+        });
+      if (of.price)
+        await tx
+          .insert(ingredientPrice)
+          .values({
+            kitchenId: change.kitchenId,
+            ingredientId: of.id,
+            since: of.price.on,
+            perKg: of.price.perKg,
+            currency: of.price.currency,
+            source: of.price.source,
+          })
+          .onDuplicateKeyUpdate({ set: { perKg: of.price.perKg, currency: of.price.currency } });
+    }
+    await recordAudit(tx, {
+      ...change,
+      what: "larder import",
+      subject: change.kitchenId,
+      detail: { count: many.length, ids: many.map(i => i.id).slice(0, 200) },
+    });
+  });
+}
