@@ -10,6 +10,8 @@ import { foldLive, loadLiveRuns } from "./range/live-run.server";
 import { UNKNOWN_BAND, forecastOf } from "~/core/run";
 import { kindOf } from "~/core/formula";
 import { betweenTimes, momentOf } from "./text/format";
+import { QuickSums } from "./sums/quick-sums";
+import { SinkProvider } from "./sums/sink";
 import { CommandProvider, Key, type ScreenCommand, useCommands, usePalette } from "./ui/commands";
 import { Wordmark } from "./ui/wordmark";
 
@@ -59,10 +61,13 @@ const SECTIONS = [
 export default function Frame({ loaderData }: Route.ComponentProps) {
   return (
     <CommandProvider>
-      <GoTo formulas={loaderData.formulas} />
-      <Header {...loaderData} />
-      <FireStrip onFire={loaderData.onFire} />
-      <Outlet />
+      <SinkProvider>
+        <QuickSums />
+        <GoTo formulas={loaderData.formulas} />
+        <Header {...loaderData} />
+        <FireStrip onFire={loaderData.onFire} />
+        <Outlet />
+      </SinkProvider>
     </CommandProvider>
   );
 }

@@ -17,6 +17,7 @@ export default [
   route("stove/:runId", "stove/stove.tsx"),
   route("larder.csv", "larder/export.ts", { id: "larder-csv" }),
   route("larder.json", "larder/export.ts", { id: "larder-json" }),
+  route("sums/world", "sums/world.ts"),
   route("api/sums", "api/sums.ts"),
   route("api/sums/:name", "api/sum.ts"),
   route("api/runs/:runId/events", "api/run-events.ts"),

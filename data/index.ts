@@ -24,6 +24,7 @@ export {
 } from "./larder";
 export {
   type KitchenFigures,
+  addBurner,
   findStoredVessel,
   moveBurner,
   saveAppliance,

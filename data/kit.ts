@@ -102,6 +102,12 @@ export async function moveBurner(
   });
 }
 
+/** Sets a new burner down. */
+export async function addBurner(db: Queries, change: Change, of: Burner): Promise<void> {
+  await db.insert(burner).values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of });
+  await recordAudit(db, { ...change, what: "burner", subject: of.id, detail: { burner: of } });
+}
+
 /** Writes a new appliance or the changed one of the same id. */
 export async function saveAppliance(db: Queries, change: Change, of: Appliance): Promise<void> {
   await db

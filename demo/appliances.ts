@@ -23,6 +23,13 @@ export const DEMO_APPLIANCES: readonly Appliance[] = [
     temperatureC: 3,
   },
   { id: "bench-scale", name: "Bench scale", kind: "scale", capacityG: 15_000, resolutionG: 5 },
+  {
+    id: "floor-scale",
+    name: "Floor scale by the back door",
+    kind: "scale",
+    capacityG: 60_000,
+    resolutionG: 20,
+  },
   { id: "fine-scale", name: "Fine scale", kind: "scale", capacityG: 3000, resolutionG: 0.5 },
   {
     id: "probe-one",

@@ -12,6 +12,7 @@ import {
   moveStep,
   openKitchen,
   removeStep,
+  takeSum,
   traceOf,
   walk,
 } from "~/core/formula";
@@ -22,6 +23,7 @@ import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { bandText, durationBandText } from "../text/format";
 import { AskProvider } from "../ui/ask";
+import { type Sink, useSink } from "../sums/sink";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { TraceChart } from "../ui/trace-chart";
 import { useIntervals } from "../workers/use-intervals";
@@ -210,6 +212,15 @@ function useBenchCommands(
 ) {
   const { edit, undo, redo } = formula;
   const navigate = useNavigate();
+  const sink = useMemo<Sink>(
+    () => ({
+      label: selected ? "Taken into the step" : "Taken into the notes",
+      take: ({ name, input, answer }) =>
+        edit(d => takeSum(d, selected, { name, input, sentence: answer.sentence })),
+    }),
+    [edit, selected],
+  );
+  useSink(sink);
   const commands = useMemo<ScreenCommand[]>(
     () => [
       {

@@ -1,6 +1,15 @@
-import { type Appliance, type Probe, iceCheck } from "~/core/kit";
+import {
+  APPLIANCE_FIELDS,
+  APPLIANCE_KINDS,
+  type Appliance,
+  type Probe,
+  applianceSchema,
+  iceCheck,
+  shapeByPouring,
+} from "~/core/kit";
 import { pressureAtAltitude } from "~/core/pot";
 import { readNumber } from "~/core/quantity";
+import { BURNER_KINDS, type Burner } from "~/core/reduction";
 import { type Problem, type Result, checkNumber, ok, refuse } from "~/core/result";
 import {
   CLOSED,
@@ -13,7 +22,6 @@ import {
   vesselSchema,
 } from "~/core/vessel";
 import type { KitchenFigures } from "~/data";
-import { shapeByPouring } from "~/core/kit";
 
 /** The forms of the kit as plain text fields. */
 
@@ -229,4 +237,64 @@ function readPours(form: FormData): Result<VesselShape> {
   if (problems.length) return refuse(...problems.map(p => ({ ...p, field: "pours" })));
   const shape = shapeByPouring(pours);
   return shape.ok ? shape : refuse(...shape.problems.map(p => ({ ...p, field: "pours" })));
+}
+
+/** A new tool, or the changed figures of one. @errors MISSING · NOT_FINITE · OUT_OF_RANGE */
+export function readToolForm(
+  form: FormData,
+  appliances: readonly Appliance[],
+  idFor: (name: string) => string,
+): Result<Appliance> {
+  const { problems, take } = collect();
+  const kind = pick(form.get("kind"), APPLIANCE_KINDS, "measure");
+  const name = String(form.get("name") ?? "").trim();
+  if (!name) problems.push({ code: "MISSING", field: "name", message: "What is it called?" });
+  const figures = APPLIANCE_FIELDS[kind].map(([field, label]) => {
+    const value = take(read(form, field, label));
+    if (value === null && !problems.some(p => p.field === field))
+      problems.push({ code: "MISSING", field, message: `Missing: ${label}.` });
+    return [field, value ?? 0] as const;
+  });
+  if (problems.length) return refuse(...problems);
+  const before = appliances.find(a => a.id === idFor(name) && a.kind === kind);
+  const parsed = applianceSchema.safeParse({
+    ...(kind === "probe" && { offsetC: 0, checkedOn: null }),
+    ...(kind === "cold place" && { method: "walk-in" }),
+    ...before,
+    kind,
+    id: idFor(name),
+    name,
+    ...Object.fromEntries(figures),
+    ...(kind === "cold place" && form.get("method") && { method: form.get("method") }),
+  });
+  if (parsed.success) return ok(parsed.data);
+  return refuse(
+    ...parsed.error.issues.map((issue): Problem => {
+      const field = String(issue.path.at(-1) ?? "name");
+      const label = APPLIANCE_FIELDS[kind].find(([id]) => id === field)?.[1] ?? field;
+      return { code: "OUT_OF_RANGE", field, message: `No ${kind} has that: look at “${label}”.` };
+    }),
+  );
+}
+
+/** A new burner, set down to the right of all others. @errors MISSING */
+export function readBurnerForm(
+  form: FormData,
+  burners: readonly Burner[],
+  idFor: (name: string) => string,
+): Result<Burner> {
+  const name = String(form.get("name") ?? "").trim();
+  if (!name) return refuse({ code: "MISSING", field: "name", message: "What is it called?" });
+  const id = idFor(name);
+  if (burners.some(b => b.id === id))
+    return refuse({
+      code: "DUPLICATE",
+      field: "name",
+      value: name,
+      message: `There is a burner called ${name} already.`,
+    });
+  const kind = pick(form.get("kind"), BURNER_KINDS, "gas-pro");
+  const side = kind.startsWith("flat-top") ? 600 : 410;
+  const right = Math.max(0, ...burners.map(b => b.xMm + b.widthMm));
+  return ok({ id, name, kind, xMm: right + 20, yMm: 30, widthMm: side, depthMm: 420 });
 }

@@ -135,7 +135,9 @@ function BurnerPiece({
           </g>
         </svg>
       )}
-      <span className="absolute top-1 left-2 font-semibold">{burner.name}</span>
+      <span className="absolute top-1 left-2 font-semibold">
+        {plate ? burner.name : burner.name.replace(/^burner\s+/i, "")}
+      </span>
     </button>
   );
 }

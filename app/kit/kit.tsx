@@ -4,14 +4,16 @@ import { placeBurner } from "~/core/kit";
 import { printMass, printNumber, printVolume, g } from "~/core/quantity";
 import type { Problem } from "~/core/result";
 import { type Vessel, geometryOfVessel, limitsOf } from "~/core/vessel";
-import { database, moveBurner, saveAppliance, saveKitchenFigures } from "~/data";
+import { addBurner, database, moveBurner, saveAppliance, saveKitchenFigures } from "~/data";
 import type { Route } from "./+types/kit";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { buttonClass } from "../ui/button";
 import { AirForm } from "./air-form";
-import { readAirForm, readIceCheck } from "./forms.server";
+import { readAirForm, readBurnerForm, readIceCheck, readToolForm } from "./forms.server";
+import { idFor } from "../larder/form.server";
 import { HobPlan } from "./hob-plan";
+import { NewBurner } from "./new-burner";
 import { Tools } from "./tools";
 import { VesselOutline } from "./vessel-outline";
 import { liningCaution } from "~/core/kit";
@@ -63,6 +65,18 @@ export async function action({ context, request }: Route.ActionArgs) {
       await saveAppliance(db, change, checked.value.probe);
       return data<KitReply>({ problems: [], values: {}, said: checked.value.words });
     }
+    case "tool": {
+      const tool = readToolForm(form, kitchen.appliances, idFor);
+      if (!tool.ok) return back(tool.problems);
+      await saveAppliance(db, change, tool.value);
+      return data<KitReply>({ problems: [], values: {} });
+    }
+    case "burner": {
+      const burner = readBurnerForm(form, kitchen.burners, idFor);
+      if (!burner.ok) return back(burner.problems);
+      await addBurner(db, change, burner.value);
+      return data<KitReply>({ problems: [], values: {} });
+    }
     default:
       return back([
         { code: "NOT_UNDERSTOOD", field: "intent", message: "The kit does not know what to do with this." },
@@ -102,7 +116,10 @@ export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
             />
           </div>
         </section>
-        <AirForm kitchen={kitchen} reply={reply} />
+        <div className="space-y-8">
+          <AirForm kitchen={kitchen} reply={reply} />
+          <NewBurner reply={reply} />
+        </div>
       </div>
       <section aria-label="Vessels" className="mt-10">
         <div className="flex items-end gap-4">

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { Form } from "react-router";
 import {
+  APPLIANCE_FIELDS,
   type Appliance,
   type ApplianceKind,
   LEAST_INSERTION_MM,
@@ -54,10 +55,46 @@ export function Tools({
                 </li>
               ))}
             </ul>
+            <NewTool kind={kind} reply={reply} />
           </div>
         );
       })}
     </section>
+  );
+}
+
+/** One more of a kind; the same name again changes its figures. */
+function NewTool({ kind, reply }: { kind: ApplianceKind; reply: KitReply | undefined }) {
+  const mine = reply?.values.intent === "tool" && reply.values.kind === kind ? reply : undefined;
+  return (
+    <details className="mt-2 text-sm" open={mine !== undefined}>
+      <summary className="text-faded hover:text-copper">Add or change one</summary>
+      <Form method="post" className="mt-2 grid grid-cols-2 items-start gap-2">
+        <input type="hidden" name="intent" value="tool" />
+        <input type="hidden" name="kind" value={kind} />
+        {([["name", "name"], ...APPLIANCE_FIELDS[kind]] as const).map(([field, label]) => (
+          <label key={field} className={`text-faded ${field === "name" ? "col-span-2" : ""}`}>
+            {label}
+            <input
+              name={field}
+              key={mine?.values[field] ?? ""}
+              defaultValue={mine?.values[field] ?? ""}
+              autoComplete="off"
+              aria-invalid={mine?.problems.some(p => p.field === field) ? true : undefined}
+              className="block w-full min-w-0 rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink aria-invalid:border-beet"
+            />
+          </label>
+        ))}
+        {mine?.problems.map(p => (
+          <p key={p.field} role="alert" className="col-span-2 text-beet">
+            ✕ {p.message}
+          </p>
+        ))}
+        <Button type="submit" className="col-span-2 justify-self-start">
+          Keep it
+        </Button>
+      </Form>
+    </details>
   );
 }
 

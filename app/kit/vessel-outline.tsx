@@ -2,6 +2,13 @@ import { geometryOfVessel, profileMm, type Vessel } from "~/core/vessel";
 import { ml, mm } from "~/core/quantity";
 
 const SLICES = 24;
+const METAL: Record<Vessel["metal"], string> = {
+  steel: "#4b4753",
+  aluminium: "#85818c",
+  copper: "#a9502a",
+  "cast iron": "#231f2b",
+  plastic: "#5f7a86",
+};
 
 /** The inside of a vessel cut through, at so many pixels a millimetre; litre marks when asked for. */
 export function VesselOutline({
@@ -9,11 +16,16 @@ export function VesselOutline({
   pxPerMm,
   marks = false,
   levelMm,
+  markMm,
+  startMm,
 }: {
   vessel: Vessel;
   pxPerMm: number;
   marks?: boolean;
   levelMm?: number;
+  /** Where to stop, and where it stood: drawn with their millimetres. */
+  markMm?: number;
+  startMm?: number | undefined;
 }) {
   const geometry = geometryOfVessel(vessel);
   const height = geometry.heightMm;
@@ -24,7 +36,7 @@ export function VesselOutline({
     return [half(h), h] as const;
   });
   const pad = marks ? 16 : 8;
-  const right = marks ? 96 : pad;
+  const right = marks || markMm !== undefined ? 96 : pad;
   const w = 2 * widest * pxPerMm + pad + right;
   const h = height * pxPerMm + 2 * pad;
   const x = (r: number) => pad + (widest + r) * pxPerMm;
@@ -68,11 +80,36 @@ export function VesselOutline({
       <polyline
         points={points.join(" ")}
         fill="none"
-        stroke="#231f2b"
-        strokeWidth={marks ? 4 : 3}
+        stroke={METAL[vessel.metal]}
+        strokeWidth={marks ? 5 : 3.5}
         strokeLinejoin="round"
         strokeLinecap="round"
       />
+      {startMm !== undefined && (
+        <g>
+          <path
+            d={`M${x(-half(startMm))},${y(startMm)}H${x(half(startMm))}`}
+            stroke="#a98f66"
+            strokeWidth={2}
+            strokeDasharray="2 5"
+          />
+          <text x={w - right + 12} y={y(startMm) + 5} fontSize={13} fill="#6a6472">
+            {Math.round(startMm)} mm now
+          </text>
+        </g>
+      )}
+      {markMm !== undefined && (
+        <g>
+          <path
+            d={`M${x(-half(markMm)) - 6},${y(markMm)}H${x(half(markMm)) + 6}`}
+            stroke="#a9502a"
+            strokeWidth={3}
+          />
+          <text x={w - right + 12} y={y(markMm) + 5} fontSize={15} fontWeight={700} fill="#a9502a">
+            {Math.round(markMm)} mm
+          </text>
+        </g>
+      )}
       {ticks.map(tick => {
         const at = y(tick.mm);
         const r = half(mm(tick.mm));

@@ -117,7 +117,7 @@ export default function IngredientSheet({ loaderData, actionData }: Route.Compon
               <figure>
                 <Jar name={ingredient.name} composition={ingredient.composition} />
                 <figcaption className="mt-1 text-sm text-faded">
-                  100 g as it would settle. {sourceWords(ingredient.compositionSource)}.
+                  100 g as it would settle. Source: {sourceWords(ingredient.compositionSource)}.
                 </figcaption>
               </figure>
               <Facts ingredient={ingredient} />

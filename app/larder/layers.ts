@@ -48,11 +48,11 @@ export function stacked(composition: Composition, from: number, length: number):
 
 /** Heights for labels beside the layers: as near as can be, never closer than `step`, never below `lowest`. */
 export function labelHeights(layers: readonly Placed[], step: number, lowest: number): number[] {
-  let last = -Infinity;
-  const heights = layers.map(layer => {
-    last = Math.max(layer.from + layer.size / 2, last + step);
-    return last;
-  });
-  const over = Math.max(0, (heights.at(-1) ?? 0) - lowest);
-  return heights.map(y => y - over);
+  const heights = layers.map(layer => layer.from + layer.size / 2);
+  // Down first, each clear of the one above; then up again from the floor, as far as is needed.
+  for (let i = 1; i < heights.length; i++)
+    heights[i] = Math.max(heights[i] ?? 0, (heights[i - 1] ?? 0) + step);
+  for (let i = heights.length - 1, floor = lowest; i >= 0; i--, floor -= step)
+    heights[i] = Math.min(heights[i] ?? 0, floor);
+  return heights;
 }

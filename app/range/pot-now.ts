@@ -1,6 +1,7 @@
 import { type Kitchen, type KitchenData, displacedIn, heapsOf, kindOf, openKitchen } from "~/core/formula";
 import { dissolvedPct, liquorMass, volumeMlOf } from "~/core/pot";
-import { type Grams, ml } from "~/core/quantity";
+import { waysToRead } from "~/core/kit";
+import { type Grams, g, ml } from "~/core/quantity";
 import { type LiveForecast, type RunState, type StepBand, UNKNOWN_BAND, fold, forecastOf } from "~/core/run";
 import { type Vessel, bulkMl, geometryOfVessel } from "~/core/vessel";
 
@@ -26,6 +27,8 @@ export interface PotNow {
   /** Level the step is foreseen to end at. */
   readonly endMm: number | null;
   readonly grossMarkG: Grams | null;
+  /** How its contents can be read: a pot too heavy for the scales here is dipped. */
+  readonly reading: { readonly weigh: boolean; readonly words: string };
   readonly dissolvedPct: number;
   /** Height of the heap of solids, 0 without any. */
   readonly bulkMm: number;
@@ -74,6 +77,10 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
     markMm: foreseen?.mark?.markMm ?? null,
     endMm: foreseen?.mark?.markMm ?? foreseen?.levelMm ?? null,
     grossMarkG: foreseen && vessel && foreseen.mark ? ((vessel.tareG + foreseen.massG) as Grams) : null,
+    reading: waysToRead(
+      kitchen.appliances,
+      g((vessel?.tareG ?? 0) + (forecast?.massNowG ?? foreseen?.massG ?? 0)),
+    ),
     dissolvedPct: dissolvedPct(endPot.liquor),
     bulkMm: bulkOf(endPot, vessel, opened),
   };

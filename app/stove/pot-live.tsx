@@ -173,8 +173,11 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
           <span className="block font-display text-xl font-bold text-ember">
             stop at {printLength(pot.markMm as never)}
           </span>
-          {pot.grossMarkG !== null && (
+          {pot.grossMarkG !== null && pot.reading.weigh && (
             <span className="block text-sm">or {printMass(pot.grossMarkG)} on the scale, pot and all</span>
+          )}
+          {!pot.reading.weigh && (
+            <span className="block max-w-56 text-sm text-lamp-faded">{pot.reading.words}</span>
           )}
         </>
       )}

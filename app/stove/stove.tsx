@@ -8,6 +8,8 @@ import { requirePerson } from "../people/person.server";
 import { loadLiveRun, loadLiveRuns } from "../range/live-run.server";
 import { potNow } from "../range/pot-now";
 import { clockTime } from "../text/format";
+import { QuickSums } from "../sums/quick-sums";
+import { type Sink, SinkProvider, useSink } from "../sums/sink";
 import { CommandProvider, type ScreenCommand, useCommands } from "../ui/commands";
 import { useNow } from "../ui/use-now";
 import { BatchSummary } from "./batch-summary";
@@ -32,7 +34,10 @@ export const meta: Route.MetaFunction = () => [{ title: "Stove · Hondaro" }];
 export default function StovePage({ loaderData }: Route.ComponentProps) {
   return (
     <CommandProvider>
-      <Stove key={loaderData.live.run.id} {...loaderData} />
+      <SinkProvider>
+        <QuickSums />
+        <Stove key={loaderData.live.run.id} {...loaderData} />
+      </SinkProvider>
     </CommandProvider>
   );
 }
@@ -65,6 +70,18 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
     if (!stepId) return log({ kind: "finished" });
     log(progress?.status === "live" ? { kind: "step-done", stepId } : { kind: "step-begun", stepId });
   }, [log, progress?.status, stepId]);
+  // An answer is kept in the run as a note: what was worked out belongs to what was cooked.
+  const sink = useMemo<Sink | null>(
+    () =>
+      stepId && state.finishedAt === null
+        ? {
+            label: "Noted in this run",
+            take: ({ answer }) => log({ kind: "noted", stepId, text: answer.sentence.slice(0, 500) }),
+          }
+        : null,
+    [log, state.finishedAt, stepId],
+  );
+  useSink(sink);
   const commands = useMemo<ScreenCommand[]>(
     () =>
       state.finishedAt !== null
@@ -72,11 +89,11 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
         : [
             {
               id: "weigh",
-              label: "log a reading: weigh",
+              label: pot.reading.weigh ? "log a reading: weigh" : "log a reading: dip, the pot is too heavy",
               group: "This pot",
               keys: "r",
               shown: "r",
-              run: () => setPanel("weigh"),
+              run: () => setPanel(pot.reading.weigh ? "weigh" : "dip"),
             },
             {
               id: "dip",
@@ -120,7 +137,7 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
               run: () => undo(),
             },
           ],
-    [next, state.finishedAt, undo],
+    [next, pot.reading.weigh, state.finishedAt, undo],
   );
   useCommands(commands);
 
@@ -202,7 +219,11 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
             <button
               key={kind}
               type="button"
-              disabled={!stepId || (dry && (kind === "dip" || kind === "jug"))}
+              disabled={
+                !stepId ||
+                (dry && (kind === "dip" || kind === "jug")) ||
+                (kind === "weigh" && !pot.reading.weigh)
+              }
               onClick={() => setPanel(kind)}
               className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
             >

@@ -24,6 +24,11 @@ export interface ScreenCommand {
   readonly shown?: string;
   /** Without it the entry only explains a key of the screen. */
   readonly run?: () => void;
+  /** A line under the label, and words that find it besides the label. */
+  readonly detail?: string;
+  readonly words?: string;
+  /** Makes an entry out of what was typed: something said in one line. */
+  readonly from?: (typed: string) => { readonly label: string; readonly run: () => void } | null;
 }
 
 interface Commands {
@@ -61,6 +66,9 @@ export function useCommands(commands: readonly ScreenCommand[]): void {
         commands.map(command => ({
           ...command,
           ...(command.run && { run: () => latest.current.find(c => c.id === command.id)?.run?.() }),
+          ...(command.from && {
+            from: (typed: string) => latest.current.find(c => c.id === command.id)?.from?.(typed) ?? null,
+          }),
         })),
       ),
     [context, commands],
@@ -129,21 +137,42 @@ function Palette({
   onClose: () => void;
 }) {
   const groups = [...new Set(commands.filter(c => c.run).map(c => c.group))];
+  const [typed, setTyped] = useState("");
+  const said = typed.trim() ? commands.flatMap(c => c.from?.(typed) ?? []) : [];
+  const close = () => {
+    setTyped("");
+    onClose();
+  };
   return (
-    <Dialog.Root open={open} onOpenChange={next => !next && onClose()}>
+    <Dialog.Root open={open} onOpenChange={next => !next && close()}>
       <Dialog.Portal>
         <Dialog.Overlay className={overlay} />
         <Dialog.Content className={`${panel} top-[12vh] overflow-hidden`} aria-describedby={undefined}>
           <Dialog.Title className="sr-only">Go to, or do</Dialog.Title>
           <Command label="Go to, or do" loop>
             <Command.Input
-              placeholder="Go to, or do …"
+              value={typed}
+              onValueChange={setTyped}
+              placeholder="Go to, do, or work out: ice 8 l 85 to 20 …"
               className="w-full border-b border-rule px-5 py-4 text-lg outline-none"
             />
             <Command.List className="max-h-[50vh] overflow-y-auto p-2">
               <Command.Empty className="px-3 py-6 text-faded">
                 Nothing of that name. Try a formula, a step, or a section.
               </Command.Empty>
+              {said.map(one => (
+                <Command.Item
+                  key={one.label}
+                  value={`${typed} ${one.label}`}
+                  onSelect={() => {
+                    close();
+                    one.run();
+                  }}
+                  className="flex cursor-pointer items-center rounded-md px-3 py-2.5 font-semibold aria-selected:bg-linen"
+                >
+                  {one.label}
+                </Command.Item>
+              ))}
               {groups.map(group => (
                 <Command.Group
                   key={group}
@@ -155,14 +184,19 @@ function Palette({
                     .map(command => (
                       <Command.Item
                         key={command.id}
-                        value={`${group} ${command.label}`}
+                        value={`${group} ${command.label} ${command.words ?? ""}`}
                         onSelect={() => {
-                          onClose();
+                          close();
                           command.run?.();
                         }}
-                        className="flex cursor-pointer items-center justify-between rounded-md px-3 py-2 aria-selected:bg-linen"
+                        className="flex cursor-pointer items-center justify-between gap-4 rounded-md px-3 py-2 aria-selected:bg-linen"
                       >
-                        {command.label}
+                        <span>
+                          {command.label}
+                          {command.detail && (
+                            <span className="block text-sm text-faded">{command.detail}</span>
+                          )}
+                        </span>
                         {command.shown && <Key>{command.shown}</Key>}
                       </Command.Item>
                     ))}

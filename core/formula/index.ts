@@ -31,3 +31,4 @@ export {
 } from "./edit";
 export { type LineAmount, gramsOf } from "./line-amounts";
 export { type FormulaMoved, type Moved, brandChange, formulasUsing } from "./brand-change";
+export { type WorkedOut, takeSum } from "./take-sum";

@@ -55,3 +55,27 @@ export const APPLIANCE_KINDS = [
   "probe",
   "measure",
 ] as const satisfies readonly ApplianceKind[];
+
+/** The figures of each kind besides its name: field, what it is called, unit. */
+export const APPLIANCE_FIELDS: Readonly<
+  Record<ApplianceKind, readonly (readonly [field: string, label: string])[]>
+> = {
+  oven: [
+    ["mostC", "hottest, °C"],
+    ["trays", "trays"],
+  ],
+  blender: [
+    ["jarMl", "jar, ml"],
+    ["hotFillPct", "with something hot, %"],
+  ],
+  "cold place": [
+    ["holdsMl", "takes, ml"],
+    ["temperatureC", "as cold as, °C"],
+  ],
+  scale: [
+    ["capacityG", "up to, g"],
+    ["resolutionG", "in steps of, g"],
+  ],
+  probe: [["resolutionC", "in steps of, °C"]],
+  measure: [["holdsMl", "holds, ml"]],
+};

@@ -1,4 +1,5 @@
 export {
+  APPLIANCE_FIELDS,
   APPLIANCE_KINDS,
   type Appliance,
   type ApplianceKind,

@@ -1,0 +1,154 @@
+import type { Answer, AnySum } from "~/core/sums";
+import { labelOf } from "~/core/sums";
+import { printNumber } from "~/core/quantity";
+import { type Vessel } from "~/core/vessel";
+import { VesselOutline } from "../kit/vessel-outline";
+import { BASIS_WORDS, bandText } from "../text/format";
+import { Falling } from "./falling";
+
+interface Est {
+  readonly value: number | string;
+  readonly lo: number | string;
+  readonly hi: number | string | null;
+  readonly basis: keyof typeof BASIS_WORDS;
+}
+const isEstimate = (x: unknown): x is Est => typeof x === "object" && x !== null && "basis" in x && "lo" in x;
+
+const decimalsFor = (x: number): number => (Math.abs(x) >= 100 ? 0 : Math.abs(x) >= 10 ? 1 : 2);
+
+/** The answer: a cook's sentence, every figure with its ±, and a drawing where looking beats reading. */
+export function AnswerView({
+  sum,
+  answer,
+  input,
+  vessels,
+}: {
+  sum: AnySum;
+  answer: Answer;
+  input: Readonly<Record<string, unknown>>;
+  vessels: readonly Vessel[];
+}) {
+  const { warnings, sentence, ...figures } = answer;
+  const shown = Object.entries(figures).filter(
+    ([, v]) => typeof v === "number" || typeof v === "string" || isEstimate(v),
+  );
+  const rows = shown.filter(([key]) => key !== "advice" && key !== "understood");
+  return (
+    <div aria-live="polite">
+      <p className="font-display text-xl leading-snug font-semibold">{sentence}</p>
+      {warnings.map(w => (
+        <p key={w.code + w.message} className="mt-1 text-sm text-saffron-ink">
+          ▲ {w.message}
+        </p>
+      ))}
+      <Drawing sum={sum} figures={figures} input={input} vessels={vessels} />
+      {rows.length > 0 && (
+        <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 text-sm">
+          {rows.map(([key, value]) => (
+            <div key={key} className="contents">
+              <dt className="text-faded">{labelOf([key])}</dt>
+              <dd>{isEstimate(value) ? <EstimateText of={value} /> : plain(value)}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </div>
+  );
+}
+
+const plain = (value: unknown): string =>
+  typeof value === "number" ? printNumber(value, decimalsFor(value)) : String(value);
+
+function EstimateText({ of }: { of: Est }) {
+  if (typeof of.value === "string")
+    return (
+      <>
+        {of.value}{" "}
+        <span className="text-faded">
+          ({String(of.lo)} to {String(of.hi)}; {BASIS_WORDS[of.basis]})
+        </span>
+      </>
+    );
+  const band = { value: of.value, lo: Number(of.lo), hi: of.hi === null ? null : Number(of.hi) };
+  return (
+    <>
+      {printNumber(of.value, decimalsFor(of.value))}{" "}
+      <span className="text-faded">
+        {bandText(band, 1, 2)} · {BASIS_WORDS[of.basis]}
+      </span>
+    </>
+  );
+}
+
+const number = (x: unknown): number | null => (typeof x === "number" ? x : null);
+
+function Drawing({
+  sum,
+  figures,
+  input,
+  vessels,
+}: {
+  sum: AnySum;
+  figures: Readonly<Record<string, unknown>>;
+  input: Readonly<Record<string, unknown>>;
+  vessels: readonly Vessel[];
+}) {
+  const level = number(figures.markMm) ?? number(figures.levelMm) ?? number(figures.dipMm);
+  const asked = input.vessel as { id?: string; shape?: string } | undefined;
+  if (level !== null && asked) {
+    const own = asked.id ? vessels.find(v => v.id === asked.id) : undefined;
+    const vessel = own ?? (asked.shape ? ({ ...BARE, shape: asked } as unknown as Vessel) : undefined);
+    if (vessel)
+      return (
+        <figure className="mt-3">
+          <VesselOutline
+            vessel={vessel}
+            pxPerMm={0.42}
+            levelMm={level}
+            markMm={level}
+            startMm={number(figures.startMm) ?? undefined}
+          />
+        </figure>
+      );
+  }
+  const curve = figures.curve as { min: number; c?: number; g?: number }[] | undefined;
+  if (sum.name === "cool-time" && curve)
+    return <Falling points={curve.map(p => ({ x: p.min, y: p.c ?? 0 }))} gates={[57, 21, 5]} unit="°C" />;
+  if (sum.name === "reduce" && curve)
+    return <Falling points={curve.map(p => ({ x: p.min, y: p.g ?? 0 }))} gates={[]} unit="g" />;
+  const readings = input.readings as { min: number; c: number }[] | undefined;
+  if (sum.name === "cooling-check" && readings && readings.length > 1)
+    return (
+      <Falling points={readings.map(r => ({ x: r.min, y: r.c }))} gates={[57, 21, 5]} unit="°C" marked />
+    );
+  const abv = number(figures.leftPct);
+  if (sum.name === "alcohol-left" && abv !== null) {
+    const hi =
+      isEstimate(figures.ethanolG) && typeof figures.ethanolG.value === "number" && figures.ethanolG.value > 0
+        ? (abv * Number(figures.ethanolG.hi)) / figures.ethanolG.value
+        : abv;
+    return <Left pct={abv} upTo={Math.min(100, hi)} />;
+  }
+  return null;
+}
+
+const BARE = { id: "bare", name: "This vessel", use: "pot", tareG: 1, metal: "steel", handles: "none" };
+
+/** What stays of the alcohol, and what may stay. */
+function Left({ pct, upTo }: { pct: number; upTo: number }) {
+  return (
+    <svg
+      viewBox="0 0 300 34"
+      className="mt-3 w-full max-w-80"
+      role="img"
+      aria-label={`${printNumber(pct, 1)} % of the alcohol stays, possibly ${printNumber(upTo, 0)} %`}
+    >
+      <rect x={0} y={6} width={300} height={16} rx={4} fill="#ede5d6" />
+      <rect x={0} y={6} width={3 * upTo} height={16} rx={4} fill="#d9c7e6" />
+      <rect x={0} y={6} width={3 * pct} height={16} rx={4} fill="#7b5a99" />
+      <text x={Math.min(240, 3 * upTo + 6)} y={19} fontSize={12} fill="#6a6472">
+        {upTo < 80 ? `may be ${printNumber(upTo, 0)} %` : ""}
+      </text>
+    </svg>
+  );
+}

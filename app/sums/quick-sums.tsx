@@ -1,0 +1,94 @@
+import { useCallback, useEffect, useMemo, useState } from "react";
+import { useFetcher } from "react-router";
+import { REFERENCE_WORLD, SUMS, type SumWorld, readSpoken, runSum, sumNamed, worldOf } from "~/core/sums";
+import { type ScreenCommand, useCommands } from "../ui/commands";
+import { type RecentSum, readRecent } from "./recent";
+import { asText } from "./sum-fields";
+import { SumPanel } from "./sum-panel";
+import type { loader } from "./world";
+
+/** Let the page come to rest before the larder is fetched. */
+const REST_MS = 600;
+
+export interface OpenSum {
+  readonly name: string;
+  readonly texts: Readonly<Record<string, string>>;
+}
+
+/** The quick sums: each by its name in the palette, or said in one line; the panel for the one that is open. */
+export function QuickSums() {
+  const { data, load } = useFetcher<typeof loader>();
+  const [open, setOpen] = useState<OpenSum | null>(null);
+  const [recent, setRecent] = useState<readonly RecentSum[]>([]);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      setRecent(readRecent(localStorage));
+      void load("/sums/world");
+    }, REST_MS);
+    return () => clearTimeout(timer);
+  }, [load]);
+  const world: SumWorld = useMemo(() => (data ? worldOf(data.kitchen) : REFERENCE_WORLD), [data]);
+
+  const begin = useCallback(
+    (name: string, said: Readonly<Record<string, unknown>> = {}) => {
+      const sum = sumNamed(name);
+      if (!sum) return;
+      const input = { ...exampleOf(sum.example, world), ...said };
+      const texts = Object.fromEntries(
+        Object.entries(input).map(([key, value]) => [key, asText(key, value)]),
+      );
+      setOpen({ name, texts });
+    },
+    [world],
+  );
+  const commands = useMemo<ScreenCommand[]>(
+    () => [
+      {
+        id: "sums-said",
+        label: "a sum, as you would say it",
+        group: "Quick sums",
+        from: typed => {
+          const spoken = readSpoken(typed, world);
+          if (!spoken || !Object.keys(spoken.input).length) return null;
+          const answer = runSum(spoken.sum.name, spoken.input, world);
+          return {
+            label: answer.ok ? answer.value.sentence : `${spoken.sum.title}: ${typed}`,
+            run: () => begin(spoken.sum.name, spoken.input),
+          };
+        },
+      },
+      ...recent.slice(0, 5).map((r, i): ScreenCommand => ({
+        id: `recent-${i}`,
+        label: `${sumNamed(r.name)?.title ?? r.name}: ${r.sentence}`,
+        group: "Worked out lately",
+        run: () => setOpen({ name: r.name, texts: r.texts }),
+      })),
+      ...SUMS.map((sum): ScreenCommand => ({
+        id: `sum-${sum.name}`,
+        label: sum.title,
+        detail: sum.purpose,
+        words: [sum.name, ...sum.words].join(" "),
+        group: "Quick sums",
+        run: () => begin(sum.name),
+      })),
+    ],
+    [begin, recent, world],
+  );
+  useCommands(commands);
+  return open ? (
+    <SumPanel
+      key={`${open.name} ${JSON.stringify(open.texts)}`}
+      open={open}
+      world={world}
+      onClose={() => setOpen(null)}
+      onKept={setRecent}
+    />
+  ) : null;
+}
+
+/** An example begins in the kitchen's own pots, where it has some. */
+function exampleOf(example: Readonly<Record<string, unknown>>, world: SumWorld): Record<string, unknown> {
+  const pot = world.vessels.find(v => v.use === "pot") ?? world.vessels[0];
+  if (!pot || !("vessel" in example)) return { ...example };
+  return { ...example, vessel: { id: pot.id } };
+}

@@ -1,0 +1,327 @@
+import { type AnySum, choicesOf, labelOf } from "~/core/sums";
+import { parseAmount, parseTemperature, readNumber } from "~/core/quantity";
+import { parseReductionTarget, reductionTargetSchema, targetInWords } from "~/core/reduction";
+import { type Problem, type Result, ok, refuse } from "~/core/result";
+
+/** How a field of a sum is typed: as a cook would say it, one line of text each. */
+export type FieldKind = "number" | "choice" | "yes-no" | "vessel" | "heat" | "target" | "text" | "lines";
+
+export interface SumField {
+  readonly name: string;
+  readonly label: string;
+  readonly kind: FieldKind;
+  readonly choices: readonly string[];
+  /** What a line looks like, for lists and shapes. */
+  readonly hint: string | undefined;
+}
+
+const HINTS: Readonly<Record<string, string>> = {
+  readings: "one a line: minutes, then the reading",
+  items: "one a line: veal-bones 9000",
+  vessels: "pots of the kit, with commas; or 320 × 300 mm",
+  parts: "2 1 1",
+  names: "with commas",
+  composition: "water 87, fat 3.5, protein 3.3 …",
+  steps: "",
+  previous: "gelatin g, solids g",
+  events: "",
+};
+
+const TITLES = (sum: AnySum): Record<string, { title?: string }> => {
+  const shape =
+    (sum.input as unknown as { shape?: Record<string, { meta?: () => { title?: string } | undefined }> })
+      .shape ?? {};
+  return Object.fromEntries(Object.entries(shape).map(([key, schema]) => [key, titleOf(schema)]));
+};
+
+/** The title of a field, also under its optional and default wrappings. */
+function titleOf(schema: unknown): { title?: string } {
+  let at = schema as
+    { meta?: () => { title?: string } | undefined; def?: { innerType?: unknown } } | undefined;
+  for (let depth = 0; at && depth < 4; depth++) {
+    const title = at.meta?.()?.title;
+    if (title) return { title };
+    at = at.def?.innerType as typeof at;
+  }
+  return {};
+}
+
+function kindOf(name: string, schema: unknown): FieldKind {
+  if (choicesOf(schema)) return "choice";
+  if (name === "vessel") return "vessel";
+  if (name === "heat") return "heat";
+  if (name === "target") return "target";
+  if (
+    ["readings", "items", "vessels", "parts", "names", "composition", "steps", "events", "previous"].includes(
+      name,
+    )
+  )
+    return "lines";
+  const type = innermost(schema);
+  return type === "boolean"
+    ? "yes-no"
+    : type === "string"
+      ? "text"
+      : name === "foaming"
+        ? "yes-no"
+        : "number";
+}
+
+function innermost(schema: unknown): string {
+  let at = schema as { type?: string; def?: { type?: string; innerType?: unknown } } | undefined;
+  for (let depth = 0; at?.def?.innerType && depth < 4; depth++) at = at.def.innerType as typeof at;
+  return at?.def?.type ?? "";
+}
+
+/** The fields of a sum, what is asked first first. */
+export function fieldsOf(sum: AnySum): { asked: SumField[]; more: SumField[] } {
+  const shape = (sum.input as unknown as { shape: Record<string, unknown> }).shape;
+  const titles = TITLES(sum);
+  const field = (name: string): SumField => ({
+    name,
+    label: titles[name]?.title ?? labelOf([name]),
+    kind: kindOf(name, shape[name]),
+    choices: choicesOf(shape[name]) ?? [],
+    hint: HINTS[name] || undefined,
+  });
+  const rest = Object.keys(shape).filter(name => !sum.asks.includes(name));
+  return { asked: sum.asks.map(field), more: rest.map(field) };
+}
+
+/** A value of an input as the line of text it is typed as. */
+export function asText(name: string, value: unknown): string {
+  if (value === undefined || value === null) return "";
+  if (typeof value === "number") return String(Number(value.toFixed(6)));
+  if (typeof value === "string") return value;
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  const object = value as Record<string, unknown>;
+  if (name === "target") return targetText(object);
+  if (name === "vessel" || name === "vessels")
+    return Array.isArray(value) ? value.map(vesselText).join("\n") : vesselText(object);
+  if (name === "heat") return heatText(object);
+  if (Array.isArray(value))
+    return value.every(v => typeof v !== "object") ? value.join(" ") : value.map(lineText).join("\n");
+  return JSON.stringify(value);
+}
+
+const lineText = (value: unknown): string =>
+  typeof value === "object" && value !== null
+    ? Object.values(value).every(v => typeof v !== "object")
+      ? Object.values(value).join(" ")
+      : JSON.stringify(value)
+    : String(value);
+
+function targetText(target: Record<string, unknown>): string {
+  const share = reductionTargetSchema.safeParse(target);
+  if (share.success && ("by" in share.data || "to" in share.data))
+    return targetInWords(share.data).replace(/ \(.*/, "");
+  if (typeof target.endG === "number") return `to ${target.endG} g`;
+  if (typeof target.endMl === "number") return `to ${target.endMl} ml`;
+  return JSON.stringify(target);
+}
+
+function vesselText(v: unknown): string {
+  const vessel = v as Record<string, unknown>;
+  if (typeof vessel.id === "string") return vessel.id;
+  if (vessel.shape === "cylinder") return `${String(vessel.diameterMm)} × ${String(vessel.heightMm)} mm`;
+  return JSON.stringify(vessel);
+}
+
+function heatText(heat: Record<string, unknown>): string {
+  if (typeof heat.burner === "string")
+    return `${heat.burner}${typeof heat.setting === "number" && heat.setting < 1 ? ` ${Math.round(heat.setting * 100)} %` : ""}`;
+  if (typeof heat.watts === "number") return `${heat.watts} W`;
+  if (typeof heat.holdC === "number") return `${heat.holdC} °C`;
+  if (typeof heat.boilsOffGPerMin === "number") return `${heat.boilsOffGPerMin} g/min`;
+  return JSON.stringify(heat);
+}
+
+const bad = (field: SumField, text: string, message: string): Result<never> =>
+  refuse({ code: "NOT_UNDERSTOOD", field: field.name, value: text, message });
+
+/** Reads what was typed in a field. An empty one is left out. */
+export function readField(field: SumField, text: string): Result<unknown> {
+  const typed = text.trim();
+  if (!typed) return ok(undefined);
+  if (typed.startsWith("{") || typed.startsWith("[")) return readJson(field, typed);
+  switch (field.kind) {
+    case "choice":
+    case "text":
+      return ok(typed);
+    case "yes-no":
+      return ok(/^(y|yes|true|1|on)$/i.test(typed));
+    case "target":
+      return readTarget(field, typed);
+    case "vessel":
+      return readVessel(field, typed);
+    case "heat":
+      return readHeat(field, typed);
+    case "lines":
+      return readLines(field, typed);
+    case "number":
+      return readQuantity(field, typed);
+  }
+}
+
+function readJson(field: SumField, text: string): Result<unknown> {
+  try {
+    return ok(JSON.parse(text) as unknown);
+  } catch {
+    return bad(field, text, `${field.label}: a bracket or a comma is missing.`);
+  }
+}
+
+/** A number in the field's own unit, or with a unit that can be turned into it. */
+function readQuantity(field: SumField, text: string): Result<unknown> {
+  const number = readNumber(text, field.name);
+  if (!number.ok) return number;
+  const unit = number.value.rest.trim();
+  if (!unit) return ok(number.value.value);
+  if (/C$/.test(field.name) && /^°?\s*[CF]$/i.test(unit)) {
+    const t = parseTemperature(text, field.name);
+    return t.ok ? ok(t.value.exactC as number) : t;
+  }
+  if (/Min$|^minutes$/.test(field.name)) {
+    if (/^min/i.test(unit)) return ok(number.value.value);
+    if (/^h/i.test(unit)) return ok(number.value.value * 60);
+  }
+  if (/Mm$/.test(field.name) && /^(mm|cm)$/i.test(unit))
+    return ok(number.value.value * (/^cm$/i.test(unit) ? 10 : 1));
+  if (/^%$/.test(unit)) return ok(/Pct$/.test(field.name) ? number.value.value : number.value.value / 100);
+  if (/(G|Ml)$/.test(field.name)) {
+    const amount = parseAmount(text, { field: field.name });
+    if (!amount.ok) return amount;
+    const wanted = /Ml$/.test(field.name) ? "volume" : "mass";
+    if (amount.value.kind === wanted)
+      return ok(
+        amount.value.kind === "volume" ? amount.value.volumeMl : (amount.value as { massG: number }).massG,
+      );
+    return bad(
+      field,
+      text,
+      `${field.label}: this wants ${wanted === "mass" ? "a weight in g or kg" : "a volume in ml or l"}.`,
+    );
+  }
+  if (/^(h|m|w|pa|hpa|°?c)$/i.test(unit)) return ok(number.value.value * (/^hpa$/i.test(unit) ? 100 : 1));
+  return bad(field, text, `${field.label}: “${unit}” is not its unit.`);
+}
+
+function readTarget(field: SumField, text: string): Result<unknown> {
+  const brix = /^(?:to\s*)?([\d.,]+)\s*°?\s*(?:bx|brix)$/i.exec(text);
+  if (brix) return ok({ brix: Number((brix[1] ?? "").replace(",", ".")) });
+  return parseReductionTarget(
+    text,
+    amount => {
+      const fraction = /^(\d+)\s*\/\s*(\d+)$/.exec(amount.trim());
+      if (fraction) return ok({ share: Number(fraction[1]) / Number(fraction[2]) });
+      const read = parseAmount(amount, { field: field.name });
+      if (!read.ok) return read;
+      return read.value.kind === "share" ? ok({ share: read.value.pct / 100 }) : ok(read.value);
+    },
+    field.name,
+  );
+}
+
+/** "tall-1" of the kit, or "320 × 300 mm" for a straight pot. */
+function readVessel(field: SumField, text: string): Result<unknown> {
+  const measures = /^(\d+(?:[.,]\d+)?)\s*(?:x|×|by|\/)\s*(\d+(?:[.,]\d+)?)\s*(mm|cm)?$/i.exec(text);
+  if (measures) {
+    const factor = measures[3]?.toLowerCase() === "cm" ? 10 : 1;
+    const [d, h] = [measures[1], measures[2]].map(n => Number((n ?? "").replace(",", ".")) * factor);
+    return ok({ shape: "cylinder", diameterMm: d, heightMm: h });
+  }
+  if (/^[a-z0-9-]+$/.test(text)) return ok({ id: text });
+  return bad(
+    field,
+    text,
+    `${field.label}: choose a vessel of the kit, or type a straight one as 320 × 300 mm.`,
+  );
+}
+
+/** "gas-pro 60 %", "1200 W", "88 °C", "40 g/min". */
+function readHeat(field: SumField, text: string): Result<unknown> {
+  const burner = /^([a-z]+(?:-[a-z]+)+|radiant)\s*(?:(?:at\s*)?(\d+)\s*%)?$/i.exec(text);
+  if (burner) return ok({ burner: burner[1], ...(burner[2] && { setting: Number(burner[2]) / 100 }) });
+  const number = readNumber(text, field.name);
+  if (!number.ok)
+    return bad(field, text, `${field.label}: a burner with its share, 1200 W, 88 °C or 40 g/min.`);
+  const unit = number.value.rest.trim().toLowerCase();
+  if (/^w(atts?)?$/.test(unit)) return ok({ watts: number.value.value });
+  if (/^°?\s*c$/.test(unit)) return ok({ holdC: number.value.value });
+  if (/^g\s*\/\s*min$/.test(unit)) return ok({ boilsOffGPerMin: number.value.value });
+  return bad(field, text, `${field.label}: say W, °C, g/min, or a burner.`);
+}
+
+/** One entry a line: numbers, or a word and a number. */
+function readLines(field: SumField, text: string): Result<unknown> {
+  const lines = text
+    .split(/[\n;]/)
+    .map(line => line.trim())
+    .filter(Boolean);
+  const problems: Problem[] = [];
+  const numbers = (line: string) => line.split(/[\s,]+/).map(n => Number(n.replace(",", ".")));
+  const entries = lines.map((line, i): unknown => {
+    const wrong = () =>
+      problems.push({
+        code: "NOT_UNDERSTOOD",
+        field: field.name,
+        value: line,
+        message: `${field.label}, line ${i + 1}: “${line}” was not understood (${field.hint ?? ""}).`,
+      });
+    if (line.startsWith("{")) {
+      const read = readJson(field, line);
+      if (read.ok) return read.value;
+      wrong();
+      return null;
+    }
+    if (field.name === "vessels") {
+      const read = readVessel(field, line);
+      if (read.ok) return read.value;
+      wrong();
+      return null;
+    }
+    if (field.name === "items") {
+      const [kind, mass] = [line.split(/\s+/)[0], Number(line.split(/\s+/)[1])];
+      if (!kind || !Number.isFinite(mass)) wrong();
+      return { kind, massG: mass };
+    }
+    const values = numbers(line);
+    if (values.some(v => !Number.isFinite(v)) || values.length < 2) wrong();
+    return values;
+  });
+  if (field.name === "parts") return ok(numbers(text));
+  if (field.name === "names") return ok(text.split(",").map(n => n.trim()));
+  if (field.name === "composition") {
+    const pairs = text.split(/[,\n]/).map(pair => pair.trim().split(/\s+/));
+    return ok(Object.fromEntries(pairs.filter(p => p.length === 2).map(([k, v]) => [k, Number(v)])));
+  }
+  return problems.length ? refuse(...problems) : ok(entries);
+}
+
+/** What a pair of numbers in `readings` means in a sum. */
+const READING_KEYS: Readonly<Record<string, readonly [string, string]>> = {
+  "reduce-track": ["min", "netG"],
+  plateau: ["min", "brix"],
+};
+
+/** All that was typed, as the input of the sum; every field that cannot be read is told. */
+export function readInput(
+  sum: AnySum,
+  fields: readonly SumField[],
+  texts: Readonly<Record<string, string>>,
+): Result<Record<string, unknown>> {
+  const input: Record<string, unknown> = {};
+  const problems: Problem[] = [];
+  for (const field of fields) {
+    const read = readField(field, texts[field.name] ?? "");
+    if (!read.ok) problems.push(...read.problems.map(p => ({ ...p, field: field.name })));
+    else if (read.value !== undefined) input[field.name] = read.value;
+  }
+  if (problems.length) return refuse(...problems);
+  const keys = READING_KEYS[sum.name] ?? ["min", "c"];
+  if (Array.isArray(input.readings))
+    input.readings = input.readings.map((r: unknown) =>
+      Array.isArray(r) ? { [keys[0]]: r[0] as number, [keys[1]]: r[1] as number } : r,
+    );
+  return ok(input);
+}
