@@ -9,20 +9,31 @@ import { loadDemo } from "../demo/load";
 import { databaseCode } from "./database-errors";
 import {
   type Connection,
+  addBurner,
   appendEvents,
   batchesOf,
   closeRun,
   eventsOf,
   findFormula,
   findRun,
+  findStoredIngredient,
+  findStoredVessel,
   findVersion,
+  importIngredients,
   listCooked,
   listPeople,
   liveRuns,
   loadKitchen,
   migrateDatabase,
+  moveBurner,
   openDatabase,
+  priceHistory,
+  saveAppliance,
   saveFormula,
+  saveIngredient,
+  saveKitchenFigures,
+  savePrice,
+  saveVessel,
   startRun,
 } from ".";
 import { audit, person } from "./schema";
@@ -238,5 +249,78 @@ describe("runs", () => {
       now: NOW,
     }).catch(databaseCode);
     expect(failed).toBe("ER_NO_REFERENCED_ROW_2");
+  });
+});
+
+describe("larder and kit", () => {
+  const change = { kitchenId: KITCHEN_ID, personId: "ilse", now: NOW };
+  test("an ingredient is saved once per version; the loser is told", async () => {
+    const stored = await findStoredIngredient(connection.db, KITCHEN_ID, "shallot");
+    if (!stored) throw new Error("The demo has no shallot.");
+    const leaner = { ...stored.ingredient, ediblePct: 78 };
+    expect(await saveIngredient(connection.db, change, leaner, stored.rowVersion)).toBe("saved");
+    expect(await saveIngredient(connection.db, change, leaner, stored.rowVersion)).toBe("stale");
+    expect(await saveIngredient(connection.db, change, leaner, 0)).toBe("stale");
+    const again = await findStoredIngredient(connection.db, KITCHEN_ID, "shallot");
+    expect(again).toMatchObject({ rowVersion: stored.rowVersion + 1, ingredient: { ediblePct: 78 } });
+  });
+  test("prices have a history; the latest day counts, a day has one price", async () => {
+    const before = await priceHistory(connection.db, KITCHEN_ID, "butter");
+    expect(before.length).toBeGreaterThan(1);
+    const source = { mark: "measured" as const, text: "as invoiced" };
+    for (const perKg of [9.9, 10.1])
+      await savePrice(connection.db, change, "butter", {
+        since: "2026-11-23",
+        perKg,
+        currency: "EUR",
+        source,
+      });
+    const [latest] = await priceHistory(connection.db, KITCHEN_ID, "butter");
+    expect(latest).toMatchObject({ since: "2026-11-23", perKg: 10.1 });
+    const kitchen = await loadKitchen(connection.db, KITCHEN_ID);
+    expect(kitchen?.ingredients.find(i => i.id === "butter")?.price?.perKg).toBe(10.1);
+  });
+  test("an import is whole or nothing", async () => {
+    const larder = (await loadKitchen(connection.db, KITCHEN_ID))?.ingredients ?? [];
+    const [first] = larder;
+    if (!first) throw new Error("The larder is empty.");
+    const good = { ...first, id: "birch-syrup", name: "birch syrup" };
+    const tooLong = { ...first, id: "x".repeat(60), name: "too long an id" };
+    await expect(importIngredients(connection.db, change, [good, tooLong])).rejects.toThrow();
+    expect(await findStoredIngredient(connection.db, KITCHEN_ID, "birch-syrup")).toBeNull();
+    await importIngredients(connection.db, change, [good]);
+    expect((await findStoredIngredient(connection.db, KITCHEN_ID, "birch-syrup"))?.ingredient.name).toBe(
+      "birch syrup",
+    );
+  });
+  test("burners move, vessels keep their versions, tools and air are kept", async () => {
+    expect(await moveBurner(connection.db, change, "open-4", { xMm: 2100, yMm: 470 })).toBe(true);
+    expect(await moveBurner(connection.db, change, "nowhere", { xMm: 0, yMm: 0 })).toBe(false);
+    const stored = await findStoredVessel(connection.db, KITCHEN_ID, "low-36");
+    if (!stored) throw new Error("The demo has no low pot.");
+    const heavier = { ...stored.vessel, tareG: 4700 };
+    expect(await saveVessel(connection.db, change, heavier, stored.rowVersion)).toBe("saved");
+    expect(await saveVessel(connection.db, change, heavier, stored.rowVersion)).toBe("stale");
+    expect(await saveVessel(connection.db, change, heavier, 0)).toBe("stale");
+    const ladle = { id: "ladle-250", name: "Big ladle", kind: "measure" as const, holdsMl: 250 };
+    await saveAppliance(connection.db, change, ladle);
+    await saveAppliance(connection.db, change, { ...ladle, holdsMl: 240 });
+    await addBurner(connection.db, change, {
+      id: "plate",
+      name: "Plate",
+      kind: "induction-pro",
+      xMm: 3000,
+      yMm: 30,
+      widthMm: 400,
+      depthMm: 400,
+    });
+    const figures = { altitudeM: 1180, pressurePa: 88_000, ambientC: 27, humidity: 0.4 };
+    await saveKitchenFigures(connection.db, change, figures);
+    const kitchen = await loadKitchen(connection.db, KITCHEN_ID);
+    expect(kitchen).toMatchObject(figures);
+    expect(kitchen?.burners.find(b => b.id === "open-4")).toMatchObject({ xMm: 2100 });
+    expect(kitchen?.burners.at(-1)?.id).toBe("plate");
+    expect(kitchen?.vessels.find(v => v.id === "low-36")?.tareG).toBe(4700);
+    expect(kitchen?.appliances.filter(a => a.id === "ladle-250")).toMatchObject([{ holdsMl: 240 }]);
   });
 });

@@ -1,4 +1,4 @@
-import { printNumber } from "~/core/quantity";
+import { printDuration, printNumber, s } from "~/core/quantity";
 
 const BOX = { w: 460, h: 180, left: 42, right: 14, top: 12, bottom: 26 } as const;
 
@@ -56,8 +56,14 @@ export function Falling({
               {at !== null && (
                 <>
                   <circle cx={x(at)} cy={y(gate)} r={4} fill="#a9502a" />
-                  <text x={x(at) + 7} y={y(gate) - 5} fontSize={12} fill="#231f2b">
-                    {printNumber(at)} min
+                  <text
+                    x={at > 0.8 * most ? x(at) - 7 : x(at) + 7}
+                    y={y(gate) - 6}
+                    textAnchor={at > 0.8 * most ? "end" : "start"}
+                    fontSize={12}
+                    fill="#231f2b"
+                  >
+                    {printDuration(s(at * 60))}
                   </text>
                 </>
               )}
@@ -77,7 +83,7 @@ export function Falling({
           0
         </text>
         <text x={BOX.w - BOX.right} y={BOX.h - 7} textAnchor="end" fontSize={12} fill="#6a6472">
-          {printNumber(most)} min
+          {printDuration(s(most * 60))}
         </text>
         <text x={BOX.left - 6} y={y(high) + 8} textAnchor="end" fontSize={12} fill="#6a6472">
           {printNumber(high)}

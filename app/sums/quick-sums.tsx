@@ -33,7 +33,9 @@ export function QuickSums() {
     (name: string, said: Readonly<Record<string, unknown>> = {}) => {
       const sum = sumNamed(name);
       if (!sum) return;
-      const input = { ...exampleOf(sum.example, world), ...said };
+      // What was said whole needs no example; what is lacking is filled from it, to be typed over.
+      const whole = Object.keys(said).length > 0 && runSum(name, said, world).ok;
+      const input = whole ? said : { ...exampleOf(sum.example, world), ...said };
       const texts = Object.fromEntries(
         Object.entries(input).map(([key, value]) => [key, asText(key, value)]),
       );
