@@ -143,7 +143,7 @@ test("a first batch: from the bones on the table to a printed card", async ({ pa
     "Tall pot No 1",
     "Follow your local food code",
     "DEMO, invented",
-    "11.59 l",
+    "11.58 l",
   ])
     expect(text, wanted).toContain(wanted);
   expect(text).not.toContain("Print");

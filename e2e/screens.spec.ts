@@ -42,6 +42,26 @@ test("every screen is accessible", async ({ page }) => {
   await accessible(page, "palette");
   await page.keyboard.press("Escape");
 
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("ice 8 l 85 to 20");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("heading", { name: "Ice", exact: true })).toBeVisible();
+  await accessible(page, "a quick sum");
+  await page.keyboard.press("Escape");
+  for (const path of [
+    "/larder",
+    "/larder/cream",
+    "/larder/new",
+    "/larder/import",
+    "/kit",
+    "/kit/sauteuse-24",
+    "/kit/new",
+  ]) {
+    await page.goto(path);
+    await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+    await accessible(page, path);
+  }
+
   await cook(page, GLACE, "8 kg", "open-6");
   await begin(page);
   await accessible(page, "stove");
@@ -78,6 +98,11 @@ test("from 390 to 1600 px nothing is cut off", async ({ page }) => {
       "/bench",
       "/bench/guinea-fowl-brown-stock",
       `/stove/${run}`,
+      "/larder",
+      "/larder/cream",
+      "/larder/import",
+      "/kit",
+      "/kit/tall-1",
       "/book",
       card ?? "/book",
     ]) {

@@ -1,7 +1,8 @@
 import { type FormulaDocument, type Step, intervalsAlong, openKitchen, walk } from "../core/formula";
 import { NOMINAL_FACTS } from "../core/facts";
-import { degC, ml, s } from "../core/quantity";
-import { simulate } from "../core/reduction";
+import { degC, ml, s, watts } from "../core/quantity";
+import { arrival, constantRate, read, simulate, startTracker } from "../core/reduction";
+import { SUMS, runSum } from "../core/sums";
 import { SEA_LEVEL, liquid } from "../core/testing";
 import { geometryOf } from "../core/vessel";
 import { DEMO_FORMULAS, GLACE_ID, STOCK_ID } from "../demo/formulas";
@@ -75,12 +76,53 @@ const eightHours = () =>
     facts: NOMINAL_FACTS,
   });
 
+/** A wine boiled down in a pan: a short run of the solver. */
+const shortRun = () =>
+  simulate({
+    liquor: liquid(500, { water: 88, ethanol: 10, sugars: 1, other: 1 }),
+    temperatureC: degC(20),
+    vessel: geometryOf({ shape: "cylinder", diameterMm: 240, heightMm: 130 }),
+    displacedMl: ml(0),
+    heatCapacityJPerK: 750,
+    drive: { watts: watts(2400) },
+    surface: "stirred",
+    lid: "off",
+    around: SEA_LEVEL,
+    goal: { ml: ml(125) },
+    facts: NOMINAL_FACTS,
+  });
+/** Forty steps with two real reductions in them. */
+const fortyReduced: FormulaDocument = {
+  ...forty,
+  steps: forty.steps.map((step, i): Step =>
+    i === 19 || i === 39
+      ? { id: `r${i}`, kind: "reduce", lines: [], target: { to: 0.8 }, setting: 1, overlap: 1 }
+      : step,
+  ),
+};
+if (walk(fortyReduced, kitchen).problems.length) throw new Error("The reduced line cannot be walked.");
+
+/** A day at the stove: fifty readings, then the arrival. */
+const tracked = () => {
+  let tracker = startTracker({ massG: 6000, massSdG: 50, profile: constantRate(0.3), durationS: 13_000 });
+  for (let i = 1; i <= 50; i++) {
+    const next = read(tracker, { atS: i * 200, massG: 6000 - i * 58, sdG: 20 });
+    if (next.ok) tracker = next.value;
+  }
+  return arrival(tracker, 2000);
+};
+const reduceSum = SUMS.find(sum => sum.name === "reduce");
+
 const rows: [string, number][] = [
   ["walk of a 40-step line, nothing simulated", median(() => walk(forty, kitchen), 200, 400)],
   ["the same as a JSON copy (named peer: structuredClone)", median(() => structuredClone(forty), 200, 200)],
   ["walk of the demo stock (one simmer, one steep)", median(() => walk(stock, kitchen))],
   ["walk of the demo glace (its stock, then two reductions)", median(() => walk(glace, kitchen))],
   ["one simulated hour of an eight-hour simmer", median(eightHours) / 8],
+  ["one short reduction, any run", median(shortRun)],
+  ["walk of a 40-step line with two real reductions", median(() => walk(fortyReduced, kitchen), 30, 20)],
+  ["fifty readings tracked, and the arrival", median(tracked)],
+  ["the quick sum “reduce” with its interval", median(() => runSum("reduce", reduceSum?.example), 20, 10)],
   ["intervals of the whole stock line", median(() => intervalsAlong(stock, DEMO_KITCHEN), 5, 2)],
 ];
 const unit = rows[0]?.[1] ?? 1;

@@ -124,7 +124,7 @@ function BurnerPiece({
         transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
         zIndex: isDragging ? 10 : undefined,
       }}
-      className={`absolute touch-none rounded-lg border text-xs text-faded sm:text-sm ${isDragging ? "cursor-grabbing border-copper" : "cursor-grab border-transparent hover:border-copper"} ${plate ? (burner.kind === "flat-top-centre" ? "bg-[#d3c5b0]" : "bg-[#ddd2c0]") : ""}`}
+      className={`absolute touch-none rounded-lg border text-xs text-ink sm:text-sm ${isDragging ? "cursor-grabbing border-copper" : "cursor-grab border-transparent hover:border-copper"} ${plate ? (burner.kind === "flat-top-centre" ? "bg-[#d3c5b0]" : "bg-[#ddd2c0]") : ""}`}
     >
       {!plate && (
         <svg viewBox="0 0 100 100" aria-hidden="true" className="absolute inset-0 size-full">

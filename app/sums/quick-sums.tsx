@@ -1,11 +1,10 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
-import { useFetcher } from "react-router";
+import type { KitchenData } from "~/core/formula";
 import { REFERENCE_WORLD, SUMS, type SumWorld, readSpoken, runSum, sumNamed, worldOf } from "~/core/sums";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { type RecentSum, readRecent } from "./recent";
 import { asText } from "./sum-fields";
 import { SumPanel } from "./sum-panel";
-import type { loader } from "./world";
 
 /** Let the page come to rest before the larder is fetched. */
 const REST_MS = 600;
@@ -17,17 +16,26 @@ export interface OpenSum {
 
 /** The quick sums: each by its name in the palette, or said in one line; the panel for the one that is open. */
 export function QuickSums() {
-  const { data, load } = useFetcher<typeof loader>();
+  const [kitchen, setKitchen] = useState<KitchenData | null>(null);
   const [open, setOpen] = useState<OpenSum | null>(null);
   const [recent, setRecent] = useState<readonly RecentSum[]>([]);
   useEffect(() => {
+    const gone = new AbortController();
     const timer = setTimeout(() => {
       setRecent(readRecent(localStorage));
-      void load("/sums/world");
+      // Without the network the sums still work, with the reference larder at sea level.
+      fetch("/sums/world", { signal: gone.signal })
+        .then(async answer => {
+          if (answer.ok) setKitchen((await answer.json()) as KitchenData);
+        })
+        .catch(() => {});
     }, REST_MS);
-    return () => clearTimeout(timer);
-  }, [load]);
-  const world: SumWorld = useMemo(() => (data ? worldOf(data.kitchen) : REFERENCE_WORLD), [data]);
+    return () => {
+      clearTimeout(timer);
+      gone.abort();
+    };
+  }, []);
+  const world: SumWorld = useMemo(() => (kitchen ? worldOf(kitchen) : REFERENCE_WORLD), [kitchen]);
 
   const begin = useCallback(
     (name: string, said: Readonly<Record<string, unknown>> = {}) => {

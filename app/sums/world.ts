@@ -5,5 +5,5 @@ import { requirePerson } from "../people/person.server";
 /** Larder, kit and air for the quick sums of a page; fetched once it is at rest. */
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
-  return { kitchen: await kitchenOf(kitchenId) };
+  return Response.json(await kitchenOf(kitchenId));
 }

@@ -225,3 +225,32 @@ property.prop(
     for (const pool of POOLS) expect(Math.abs(accounted[pool] - state.pot.entered[pool])).toBeLessThan(1e-3);
   }
 });
+
+test("C9 a cup of salt in two litres is questioned where it is typed", () => {
+  const base = Object.values(DEMO_KITCHEN.formulas)[0] as FormulaDocument;
+  const line = (id: string, larder: string, massG: number) => ({
+    id,
+    of: { larder },
+    amount: { kind: "fixed" as const, massG },
+    certainty: "stated" as const,
+  });
+  const sauce = (saltG: number): FormulaDocument => ({
+    ...base,
+    groups: [],
+    steps: [
+      {
+        id: "a",
+        kind: "add",
+        lines: [line("w", "water", 2000), line("s", "salt", saltG)],
+        durationMin: 1,
+        vesselId: "saucepan-24",
+      },
+    ],
+  });
+  const said = (saltG: number) => walk(sauce(saltG), openKitchen(DEMO_KITCHEN)).states[0]?.warnings ?? [];
+  expect(said(290)[0]).toMatchObject({
+    code: "IMPLAUSIBLE",
+    message: expect.stringContaining("12.7 %") as string,
+  });
+  expect(said(20)).toEqual([]);
+});

@@ -1,4 +1,4 @@
-import { type Allergen, type DietFlag, type Ingredient, joinAllergens } from "../larder";
+import { type Allergen, type DietFlag, type Ingredient, joinAllergens, saltDoubt } from "../larder";
 import { EMPTY_POT, type PotState, liquorMass, potMass, volumeAt20 } from "../pot";
 import {
   type Celsius,
@@ -195,7 +195,7 @@ function pass(
       lines: lines.map((line, i) => faces(line, step.lines[i], document)),
       sources,
       computed: done.value.computed,
-      warnings: done.value.warnings,
+      warnings: [...done.value.warnings, ...saltDoubts(lines, pot)],
       course: done.value.course,
       ...(done.value.mark && { mark: done.value.mark }),
       ...(done.value.bulkLevelMm !== undefined && { bulkLevelMm: done.value.bulkLevelMm }),
@@ -203,6 +203,16 @@ function pass(
   }
   return stopped(states.map(perLitre(litresOf(states))), [], [...used.values()]);
 }
+
+/** Above this much salt an ingredient is one: a dose that can be mistyped by a cup for a spoon. */
+const A_SALT_PCT = 90;
+
+const saltDoubts = (lines: readonly ResolvedLine[], pot: PotState): Warning[] =>
+  lines.flatMap(line => {
+    if (line.ingredient.composition.salt < A_SALT_PCT) return [];
+    const { warning } = saltDoubt(line.massG, Math.max(0, potMass(pot) - line.massG));
+    return warning ? [warning] : [];
+  });
 
 const litresOf = (states: readonly StateAfterStep[]): number => (states.at(-1)?.volumeMl ?? 0) / 1000;
 
