@@ -13,9 +13,7 @@ export {
   startRun,
 } from "./runs";
 export {
-  type Change,
   type PricePoint,
-  type SaveOutcome,
   findStoredIngredient,
   importIngredients,
   priceHistory,

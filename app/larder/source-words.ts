@@ -9,8 +9,9 @@ export const MARK_WORDS: Record<Source["mark"], string> = {
   measured: "measured here",
 };
 
-/** "USDA …, from memory (published, from memory, to be verified)" said once. */
-export const sourceWords = (source: Source): string =>
-  source.text.includes(MARK_WORDS[source.mark]) || MARK_WORDS[source.mark].includes(source.text)
-    ? source.text
-    : `${source.text} · ${MARK_WORDS[source.mark]}`;
+/** The words of a source and how far it can be trusted, each said once. */
+export function sourceWords(source: Source): string {
+  const mark = MARK_WORDS[source.mark];
+  const text = source.text.replace(/, from memory(, to be verified)?/, "");
+  return text.includes(mark) || mark.includes(text) ? text : `${text} · ${mark}`;
+}

@@ -45,7 +45,7 @@ export function QuickSums() {
       const whole = Object.keys(said).length > 0 && runSum(name, said, world).ok;
       const input = whole ? said : { ...exampleOf(sum.example, world), ...said };
       const texts = Object.fromEntries(
-        Object.entries(input).map(([key, value]) => [key, asText(key, value)]),
+        Object.entries(input).map(([key, value]) => [key, nameOf(value, world) ?? asText(key, value)]),
       );
       setOpen({ name, texts });
     },
@@ -102,3 +102,9 @@ function exampleOf(example: Readonly<Record<string, unknown>>, world: SumWorld):
   if (!pot || !("vessel" in example)) return { ...example };
   return { ...example, vessel: { id: pot.id } };
 }
+
+/** A pot of the kit by the name on its handle. */
+const nameOf = (value: unknown, world: SumWorld): string | undefined =>
+  typeof value === "object" && value !== null && "id" in value
+    ? world.vessels.find(v => v.id === value.id)?.name
+    : undefined;

@@ -304,16 +304,20 @@ const READING_KEYS: Readonly<Record<string, readonly [string, string]>> = {
   plateau: ["min", "brix"],
 };
 
-/** All that was typed, as the input of the sum; every field that cannot be read is told. */
+/** All that was typed, as the input of the sum; every field that cannot be read is told. Pots of the kit go by name. */
 export function readInput(
   sum: AnySum,
   fields: readonly SumField[],
   texts: Readonly<Record<string, string>>,
+  vessels: readonly { readonly id: string; readonly name: string }[] = [],
 ): Result<Record<string, unknown>> {
   const input: Record<string, unknown> = {};
   const problems: Problem[] = [];
   for (const field of fields) {
-    const read = readField(field, texts[field.name] ?? "");
+    const text = texts[field.name] ?? "";
+    const named =
+      field.kind === "vessel" && vessels.find(v => v.name.toLowerCase() === text.trim().toLowerCase());
+    const read = named ? ok({ id: named.id }) : readField(field, text);
     if (!read.ok) problems.push(...read.problems.map(p => ({ ...p, field: field.name })));
     else if (read.value !== undefined) input[field.name] = read.value;
   }

@@ -29,7 +29,7 @@ export function SumPanel({
   if (!sum) return null;
   const { asked, more } = fieldsOf(sum);
   const all = [...asked, ...more];
-  const read = readInput(sum, all, texts);
+  const read = readInput(sum, all, texts, world.vessels);
   const answer = read.ok ? runSum(sum.name, read.value, world) : read;
   const problems: readonly Problem[] = answer.ok ? [] : answer.problems;
   const placed = (field: SumField) => problems.find(p => p.field.split(".")[0] === field.name);
@@ -217,7 +217,7 @@ function Entry({
 function suggestions(field: SumField, world: SumWorld): readonly (readonly [string, string])[] {
   if (field.name === "liquid" || field.name === "ingredient")
     return world.ingredients.map(i => [i.name, ""] as const);
-  if (field.kind === "vessel") return world.vessels.map(v => [v.id, v.name] as const);
+  if (field.kind === "vessel") return world.vessels.map(v => [v.name, ""] as const);
   if (field.kind === "heat") return BURNER_KINDS.map(kind => [kind, ""] as const);
   if (field.kind === "target")
     return ["by half", "by two thirds", "to a third", "to a quarter"].map(t => [t, ""] as const);

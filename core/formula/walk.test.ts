@@ -254,3 +254,17 @@ test("C9 a cup of salt in two litres is questioned where it is typed", () => {
   });
   expect(said(20)).toEqual([]);
 });
+
+test("a steam kettle is never chosen, and where it is named the sums say that they stop", () => {
+  const steps = (vesselId: string | undefined): FormulaDocument => {
+    const base = DEMO_KITCHEN.formulas["guinea-fowl-brown-stock"] as FormulaDocument;
+    return { ...base, steps: base.steps.map(s => (s.kind === "cover" ? { ...s, vesselId } : s)) };
+  };
+  const kitchen = openKitchen(DEMO_KITCHEN);
+  const chosen = walk({ ...steps(undefined), base: { name: "carcasses", massG: 12_000 } }, kitchen);
+  expect(chosen.states.some(state => state.vessel?.closed)).toBe(false);
+  const named = walk(steps("kettle-60"), kitchen);
+  expect(named.states.find(s => s.step.kind === "simmer")?.warnings.map(w => w.code)).toContain(
+    "MODEL_STOPS",
+  );
+});

@@ -11,7 +11,7 @@ import {
 } from "../quantity";
 import type { Problem, Warning } from "../result";
 import type { TracePoint } from "../reduction";
-import type { DipMark, Vessel } from "../vessel";
+import { type DipMark, type Vessel, limitsOf } from "../vessel";
 import type { AmountRelation, Line } from "./amount";
 import type { FormulaDocument } from "./document";
 import type { Kitchen } from "./kitchen";
@@ -195,7 +195,7 @@ function pass(
       lines: lines.map((line, i) => faces(line, step.lines[i], document)),
       sources,
       computed: done.value.computed,
-      warnings: [...done.value.warnings, ...saltDoubts(lines, pot)],
+      warnings: [...done.value.warnings, ...saltDoubts(lines, pot), ...whereModelsStop(step, vessel)],
       course: done.value.course,
       ...(done.value.mark && { mark: done.value.mark }),
       ...(done.value.bulkLevelMm !== undefined && { bulkLevelMm: done.value.bulkLevelMm }),
@@ -213,6 +213,12 @@ const saltDoubts = (lines: readonly ResolvedLine[], pot: PotState): Warning[] =>
     const { warning } = saltDoubt(line.massG, Math.max(0, potMass(pot) - line.massG));
     return warning ? [warning] : [];
   });
+
+/** In a closed pot the sums are only a first guess, and it is said where heat is applied. */
+function whereModelsStop(step: Step, vessel: Vessel | null): Warning[] {
+  const limits = vessel && kindOf(step).place === "fire" ? limitsOf(vessel) : null;
+  return limits ? [{ code: "MODEL_STOPS", message: limits }] : [];
+}
 
 const litresOf = (states: readonly StateAfterStep[]): number => (states.at(-1)?.volumeMl ?? 0) / 1000;
 

@@ -52,7 +52,7 @@ export const cover = defineStep({
     const current = context.vessel && context.vessel.use !== "tray" ? context.vessel : null;
     const named = namedVessel(context, step.vesselId, current);
     if (!named.ok) return named;
-    const pots = context.vessels.filter(v => v.use === "pot");
+    const pots = context.vessels.filter(v => v.use === "pot" && !v.closed);
     const sized = named.value
       ? coverWith(geometryOfVessel(named.value), heaps, mm(step.depthMm), facts)
       : smallestForCover(pots, heaps, mm(step.depthMm), facts);

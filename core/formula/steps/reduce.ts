@@ -60,7 +60,7 @@ export const reduce = defineStep({
     let vessel = named.value;
     if (!vessel) {
       const fits = smallestForLiquid(
-        context.vessels.filter(v => v.use === "pot" || v.use === "pan"),
+        context.vessels.filter(v => !v.closed && (v.use === "pot" || v.use === "pan")),
         filledMl(pot, facts),
         facts,
       );
