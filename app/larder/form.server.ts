@@ -1,6 +1,7 @@
 import {
   ALLERGEN_IDS,
   COMPOSITION_TOTALS,
+  type Composition,
   DIET_FLAGS,
   type Ingredient,
   SOLID_KINDS,
@@ -109,7 +110,10 @@ export function readIngredientForm(form: FormData, before: Ingredient | null): R
     name,
     aliases: listIn(form, "aliases"),
     composition,
-    compositionSource: sourceIn(form, "source"),
+    compositionSource:
+      before && sameComposition(before.composition, composition) && onlyOther(form, before)
+        ? before.compositionSource
+        : sourceIn(form, "source"),
     phase: String(form.get("phase") ?? "liquor"),
     solidKind: (SOLID_KINDS as readonly string[]).includes(solidKind) ? solidKind : undefined,
     densityGPerMl: density ?? undefined,
@@ -144,6 +148,22 @@ export function readIngredientForm(form: FormData, before: Ingredient | null): R
     );
   return checkIngredient(parsed.data);
 }
+
+const sameComposition = (was: Composition, is: Readonly<Record<string, number>>): boolean =>
+  Object.entries(was).every(([key, value]) => Math.abs(value - (is[key] ?? 0)) < 5e-4);
+
+/** Whether the source named belongs to another figure that was changed, and not to the composition. */
+const onlyOther = (form: FormData, before: Ingredient): boolean =>
+  [
+    ["densityGPerMl", before.densityGPerMl],
+    ["ediblePct", before.ediblePct],
+    ["juicePct", before.juicePct],
+  ].some(([field, was]) => {
+    const text = String(form.get(String(field)) ?? "")
+      .trim()
+      .replace(",", ".");
+    return (text === "" ? undefined : Number(text)) !== was;
+  });
 
 /** Where the figures of this edit come from; measured here unless something else is said. */
 function sourceIn(form: FormData, field: string): Source {

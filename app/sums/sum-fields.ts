@@ -143,7 +143,11 @@ const bad = (field: SumField, text: string, message: string): Result<never> =>
 export function readField(field: SumField, text: string): Result<unknown> {
   const typed = text.trim();
   if (!typed) return ok(undefined);
-  if (typed.startsWith("{") || typed.startsWith("[")) return readJson(field, typed);
+  if (/^[[{]/.test(typed)) {
+    const json = readJson(field, typed);
+    // Lists may have one such entry a line.
+    if (json.ok || field.kind !== "lines") return json;
+  }
   switch (field.kind) {
     case "choice":
     case "text":
@@ -260,6 +264,7 @@ function readLines(field: SumField, text: string): Result<unknown> {
     .filter(Boolean);
   const problems: Problem[] = [];
   const numbers = (line: string) => line.split(/[\s,]+/).map(n => Number(n.replace(",", ".")));
+  if (field.name === "composition") return readComposition(field, text);
   const entries = lines.map((line, i): unknown => {
     const wrong = () =>
       problems.push({
@@ -291,11 +296,20 @@ function readLines(field: SumField, text: string): Result<unknown> {
   });
   if (field.name === "parts") return ok(numbers(text));
   if (field.name === "names") return ok(text.split(",").map(n => n.trim()));
-  if (field.name === "composition") {
-    const pairs = text.split(/[,\n]/).map(pair => pair.trim().split(/\s+/));
-    return ok(Object.fromEntries(pairs.filter(p => p.length === 2).map(([k, v]) => [k, Number(v)])));
-  }
   return problems.length ? refuse(...problems) : ok(entries);
+}
+
+/** "water 87, fat 3.5": a part and its grams per 100 g each. */
+function readComposition(field: SumField, text: string): Result<unknown> {
+  const pairs = text.split(/[,\n]/).map(pair => pair.trim().split(/\s+/));
+  const odd = pairs.find(([name, grams, ...more]) => !name || !Number.isFinite(Number(grams)) || more.length);
+  if (odd)
+    return bad(
+      field,
+      text,
+      `${field.label}: “${odd.join(" ")}” should be a part and its grams, such as fat 3.5.`,
+    );
+  return ok(Object.fromEntries(pairs.map(([name, grams]) => [name, Number(grams)])));
 }
 
 /** What a pair of numbers in `readings` means in a sum. */

@@ -111,8 +111,13 @@ export function runSum(name: string, input: unknown, world: SumWorld = REFERENCE
   const output = worked.value.output as Record<string, unknown>;
   const broken = brokenNumber(output);
   if (broken) throw new InvariantError(`The sum ${name} gave no number for ${broken}.`);
-  return ok({ ...output, warnings: worked.warnings, sentence: worked.value.sentence }, worked.warnings);
+  return ok(
+    { ...output, warnings: worked.warnings, sentence: asSentence(worked.value.sentence) },
+    worked.warnings,
+  );
 }
+
+const asSentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The path of a number that is none; nothing such ever leaves. */
 function brokenNumber(value: unknown, path = ""): string | null {

@@ -9,7 +9,7 @@ import {
   volumeMlOf,
   waterActivity,
 } from "../pot";
-import { degC, g, ml, mm } from "../quantity";
+import { degC, g, ml, mm, pascals } from "../quantity";
 import { type Problem, type Warning, ok, refuse } from "../result";
 import type { bulkMl } from "../vessel";
 import {
@@ -58,6 +58,8 @@ export const density = defineSum({
     const room = volumeAt(pools, degC(input.temperatureC));
     if (!room.ok) return room;
     const densityGPerMl = densityAt(pools, degC(input.temperatureC));
+    const litre = estimated(world.facts, f => ok({ g: 1000 * densityGPerMl * f.densityTrue }));
+    if (!litre.ok) return litre;
     const warnings: Warning[] = [...liquid.warnings];
     const { salt, sugars, water } = pools;
     if (salt / (salt + water) > 0.265)
@@ -70,7 +72,7 @@ export const density = defineSum({
     return ok(
       {
         output: { densityGPerMl, brix: brixOf(pools), abvPct: abvOf(pools) },
-        sentence: `A litre of ${liquid.value.name} at ${num(input.temperatureC)} °C weighs ${grams(densityGPerMl * 1000)}; a refractometer shows ${num(brixOf(pools), 1)} °Bx.`,
+        sentence: `A litre of ${liquid.value.name} at ${num(input.temperatureC)} °C weighs ${grams(densityGPerMl * 1000)}${around(litre.value.g, grams)}; a refractometer shows ${num(brixOf(pools), 1)} °Bx.`,
       },
       warnings,
     );
@@ -108,6 +110,22 @@ export const boilingPointSum = defineSum({
     const boils = boilingPoint(pools, pressurePa, input.invertSugar);
     if (!boils.ok) return boils;
     const plain = input.composition === undefined && input.liquid === undefined;
+    // What the weather and the dissolved things may do to it.
+    const found = estimated(
+      air.value.facts,
+      f => {
+        const here = pascals(pressurePa * f.pressureTrue);
+        const bare = saturationTemperature(here);
+        const liquor = boilingPoint(pools, here, input.invertSugar);
+        if (!bare.ok) return bare;
+        if (!liquor.ok) return liquor;
+        return ok({ water: bare.value, boils: bare.value + (liquor.value - bare.value) * f.elevationTrue });
+      },
+      [],
+      false,
+    );
+    if (!found.ok) return found;
+    const degrees = (x: number) => `${num(x, 1)} °C`;
     return ok(
       {
         output: {
@@ -117,8 +135,8 @@ export const boilingPointSum = defineSum({
           waterActivity: waterActivity(pools, input.invertSugar),
         },
         sentence: plain
-          ? `Water boils at ${num(water.value, 1)} °C here, half a degree either way with the weather.`
-          : `${liquid.value.name} boils at ${num(boils.value, 1)} °C here, water at ${num(water.value, 1)} °C.`,
+          ? `Water boils at ${degrees(water.value)}${around(found.value.water, degrees)} here, with the weather.`
+          : `${liquid.value.name} boils at ${degrees(boils.value)}${around(found.value.boils, degrees)} here, water at ${degrees(water.value)}.`,
       },
       // Asked for water, nothing is missing.
       [...boils.warnings, ...(plain ? [] : liquid.warnings)],
