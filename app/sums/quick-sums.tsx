@@ -3,7 +3,7 @@ import type { KitchenData } from "~/core/formula";
 import { REFERENCE_WORLD, SUMS, type SumWorld, readSpoken, runSum, sumNamed, worldOf } from "~/core/sums";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { type RecentSum, readRecent } from "./recent";
-import { asText } from "./sum-fields";
+import { asText } from "./as-text";
 import { SumPanel } from "./sum-panel";
 
 /** Let the page come to rest before the larder is fetched. */

@@ -30,9 +30,7 @@ export {
 export { type RateProfile, constantRate, profileOf, rateAt } from "./rate-profile";
 export {
   type Arrival,
-  type LearnedPace,
   type MassReading,
-  NOTHING_LEARNED,
   PACE_SPREAD,
   STATUS_WORDS,
   TRACKER_STATUSES,
@@ -44,7 +42,6 @@ export {
   arrival,
   backOnFire,
   heatChanged,
-  learnPace,
   massNow,
   predict,
   read,
@@ -55,3 +52,4 @@ export {
 export { type Scorch, filmSolids, scorchOf, scorchWarning } from "./scorch";
 export { type ChainResult, type ChainStep, pourInto, runChain } from "./chain";
 export { panChange } from "./pan-change";
+export { type LearnedPace, NOTHING_LEARNED, learnPace } from "./learned-pace";

@@ -5,8 +5,10 @@ import { pressureAtAltitude } from "../pot";
 import { degC } from "../quantity";
 import { InvariantError, type Result, ok, refuse, valueOf } from "../result";
 import { alcoholLeft } from "./alcohol-sum";
-import { blanchIce, coolTime, coolingCheck, ice } from "./cold-sums";
+import { reduceChain } from "./chain-sum";
+import { coolTime, coolingCheck } from "./cold-sums";
 import { carryOver, heatUp, lethality } from "./heat-sums";
+import { blanchIce, ice } from "./ice-sums";
 import {
   bonesNeeded,
   convert,
@@ -18,8 +20,10 @@ import {
   splitTrim,
   temperature,
 } from "./larder-sums";
+import { boilingPointSum, density } from "./liquid-sums";
+import { potFit } from "./pot-fit-sum";
 import { problemsOf } from "./problems";
-import { reduce, reduceChain } from "./reduce-sums";
+import { reduce } from "./reduce-sums";
 import {
   creamFat,
   divide,
@@ -34,7 +38,7 @@ import {
 import { extract, plateau, stockYield } from "./stock-sums";
 import type { Answer, AnySum, SumWorld } from "./sum";
 import { reduceTrack } from "./track-sum";
-import { boilingPointSum, density, dipMark, fatToCover, potFit, vesselLevel } from "./vessel-sums";
+import { dipMark, fatToCover, vesselLevel } from "./vessel-sums";
 
 /** Every quick sum, in the order of the work. */
 export const SUMS: readonly AnySum[] = [
