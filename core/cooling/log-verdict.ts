@@ -1,4 +1,4 @@
-import { type ProbeReading, readingsProblem } from "../lethality";
+import { type ProbeReading, probeErrorProblem, readingsProblem } from "../lethality";
 import { type Result, ok, refuse } from "../result";
 import { type CoolingProfile, type CoolingStage, PROFILES, type ProfileId } from "./limits";
 
@@ -119,14 +119,8 @@ export function judgeLog(
 ): Result<LogVerdict> {
   const problem = readingsProblem(readings);
   if (problem) return refuse(problem);
-  if (!(probeErrorK >= 0 && probeErrorK <= 3))
-    return refuse({
-      code: "OUT_OF_RANGE",
-      field: "probeErrorC",
-      value: probeErrorK,
-      allowed: { min: 0, max: 3 },
-      message: "A probe’s error lies between 0 and 3 °C; a worse one must not be used.",
-    });
+  const unproved = probeErrorProblem(probeErrorK);
+  if (unproved) return refuse(unproved);
   const profile = PROFILES[profileId];
   const start = startOf(readings, profile);
   const warmer = readings.map(r => ({ ...r, c: r.c + probeErrorK }));

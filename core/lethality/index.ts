@@ -3,6 +3,7 @@ export {
   type Lethality,
   type ProbeReading,
   lethality,
+  probeErrorProblem,
   readingsProblem,
   segmentMinutes,
 } from "./lethality";

@@ -69,6 +69,20 @@ export function readingsProblem(readings: readonly ProbeReading[]): Problem | nu
     : null;
 }
 
+const MOST_PROBE_ERROR_K = 3;
+
+/** A probe whose error is not between nothing and `MOST_PROBE_ERROR_K` decides nothing. */
+export const probeErrorProblem = (errorK: number): Problem | null =>
+  errorK >= 0 && errorK <= MOST_PROBE_ERROR_K
+    ? null
+    : {
+        code: "OUT_OF_RANGE",
+        field: "probeErrorC",
+        value: errorK,
+        allowed: { min: 0, max: MOST_PROBE_ERROR_K },
+        message: `A probe’s error lies between 0 and ${MOST_PROBE_ERROR_K} °C; a worse one must not be used.`,
+      };
+
 const SPARSE_MIN = 10;
 const SPARSE_K = 8;
 
@@ -93,14 +107,8 @@ export function lethality(
 ): Result<Lethality> {
   const problem = readingsProblem(readings);
   if (problem) return refuse(problem);
-  if (!(probeErrorK >= 0 && probeErrorK <= 3))
-    return refuse({
-      code: "OUT_OF_RANGE",
-      field: "probeErrorC",
-      value: probeErrorK,
-      allowed: { min: 0, max: 3 },
-      message: "A probe’s error lies between 0 and 3 °C; a worse one must not be used.",
-    });
+  const unproved = probeErrorProblem(probeErrorK);
+  if (unproved) return refuse(unproved);
   const preset = PRESETS[presetId];
   if (species && preset.notFor?.includes(species))
     return refuse({
