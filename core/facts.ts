@@ -1,6 +1,7 @@
 import type { Mark } from "./estimate";
 import { ALCOHOL_FACTS } from "./alcohol/facts";
 import { COOLING_FACTS } from "./cooling/facts";
+import { STEP_FACTS } from "./formula/steps/facts";
 import { HEAT_FACTS } from "./heat/facts";
 import { POT_FACTS } from "./pot/facts";
 import { REDUCTION_FACTS } from "./reduction/facts";
@@ -32,6 +33,7 @@ export const FACTS = {
   ...ALCOHOL_FACTS,
   ...HEAT_FACTS,
   ...COOLING_FACTS,
+  ...STEP_FACTS,
 } as const satisfies Record<string, Fact>;
 
 export type FactId = keyof typeof FACTS;

@@ -5,9 +5,12 @@ export const STOCK_ID = "guinea-fowl-brown-stock";
 export const GLACE_ID = "guinea-fowl-glace";
 
 const stock: FormulaDocument = {
-  schema: 1,
+  schema: 2,
   name: "Guinea-fowl brown stock",
-  family: "stock",
+  family: "brown-stock",
+  choices: {},
+  servedAs: "stock",
+  targets: [],
   school: "long brown school",
   base: { name: "carcasses", massG: 6000 },
   groups: [{ id: "mirepoix", name: "mirepoix", total: { kind: "share-of-base", pct: 12 } }],
@@ -112,8 +115,11 @@ const stock: FormulaDocument = {
 };
 
 const glace: FormulaDocument = {
-  schema: 1,
+  schema: 2,
   name: "Guinea-fowl glace",
+  choices: {},
+  servedAs: "glaze",
+  targets: [],
   family: "glace",
   school: "reduction only, unbound",
   base: { name: "stock", massG: 8000 },

@@ -8,6 +8,7 @@ import {
   type StateAfterStep,
   type Step,
   addLine,
+  namesIn,
   parseRelation,
   relationAsTyped,
   relationInWords,
@@ -145,22 +146,25 @@ function LineRow({
       <TypedField
         hideLabel
         label={`Amount of ${ingredient?.name ?? "this ingredient"}`}
-        shown={relationAsTyped(line.amount)}
+        shown={relationAsTyped(line.amount, id => state?.sources.get(id)?.name)}
         read={text =>
           parseRelation(text, {
             document,
             inGroup,
-            density,
-            ingredient: ingredient?.name ?? "this",
+            ingredient: ingredient ?? null,
+            larder: kitchen.data.ingredients,
             field: line.id,
           })
         }
-        onRead={({ relation, typed }) =>
-          formula.edit(d => updateLine(d, line.id, { amount: relation, typed, certainty: "stated" }), line.id)
+        onRead={({ relation, typed, certainty = "stated" }) =>
+          formula.edit(
+            d => updateLine(d, line.id, { amount: relation, typed, certainty, question: undefined }),
+            line.id,
+          )
         }
         hint={
           <>
-            {relationInWords(line.amount, document.base.name, document.groups)}
+            {relationInWords(line.amount, namesIn(document, state))}
             {line.typed && `, typed as ${line.typed}`}
             {volume !== null && ` · ${printVolume(volume)}, ${printUsMeasure(volume)}`}
           </>

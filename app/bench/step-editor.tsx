@@ -19,16 +19,6 @@ import { GroupEditor, LinesEditor } from "./line-editor";
 import { STEP_FIELDS, StepFieldInput } from "./step-fields";
 import type { Formula } from "./use-formula";
 
-const TAKES_LINES: ReadonlySet<Step["kind"]> = new Set([
-  "add",
-  "roast",
-  "brown",
-  "deglaze",
-  "simmer",
-  "steep",
-  "reduce",
-]);
-
 export interface StepEditorProps {
   step: Step;
   index: number;
@@ -51,7 +41,7 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             <StepFieldInput key={field.key} field={field} step={step} kitchen={kitchen} onChange={change} />
           ))}
         </div>
-        {TAKES_LINES.has(step.kind) && (
+        {kind.takesLines && (
           <>
             <GroupEditor step={step} formula={formula} />
             <LinesEditor step={step} formula={formula} kitchen={kitchen} state={state} />

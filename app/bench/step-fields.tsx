@@ -1,5 +1,13 @@
 import { useId } from "react";
-import type { Kitchen, Step, StepKindName } from "~/core/formula";
+import {
+  BLEND_TOOLS,
+  CLARIFY_METHODS,
+  EMULSION_TOOLS,
+  type Kitchen,
+  type Step,
+  type StepKindName,
+  THICKEN_FORMS,
+} from "~/core/formula";
 import { parseAmount, printNumber, readNumber } from "~/core/quantity";
 import { LIDS, SURFACES, parseReductionTarget, targetInWords } from "~/core/reduction";
 import { ok } from "~/core/result";
@@ -96,8 +104,123 @@ export const STEP_FIELDS: Readonly<Record<StepKindName, readonly StepField[]>> =
     { key: "overlap", label: "Pot over the fire", type: "percent" },
     pot,
   ],
+  soak: [
+    minutes,
+    { key: "drinks", label: "Drinks, g per g", type: "number", unit: "g", min: 0, max: 12 },
+    { key: "leavePct", label: "Left with the grit", type: "number", unit: "%", min: 0, max: 60 },
+    pot,
+  ],
+  blanch: [
+    minutes,
+    { key: "waterPerG", label: "Water per g", type: "number", unit: "g", min: 0.5, max: 20 },
+    { key: "ice", label: "then into ice", type: "flag" },
+    pot,
+  ],
+  cure: [
+    { key: "saltPct", label: "Salt", type: "number", unit: "%", min: 0, max: 12 },
+    { key: "sugarPct", label: "Sugar", type: "number", unit: "%", min: 0, max: 12 },
+    minutes,
+  ],
+  sweat: [minutes, pot],
+  render: [minutes, pot],
+  flame: [minutes],
+  skim: [{ key: "times", label: "How often", type: "number", unit: "times", min: 1, max: 60 }, minutes],
+  drain: [minutes],
+  lift: [
+    {
+      key: "what",
+      label: "What",
+      type: "choice",
+      choices: [
+        ["aromatics", "herbs and spices"],
+        ["everything solid", "everything solid"],
+      ],
+    },
+    { key: "keep", label: "kept for the plate", type: "flag" },
+    { key: "tally", label: "Count them out", type: "text" },
+    minutes,
+  ],
+  reserve: [
+    { key: "what", label: "What is set aside", type: "text" },
+    { key: "sharePct", label: "Of the liquor", type: "number", unit: "%", min: 0, max: 95 },
+    minutes,
+  ],
+  clarify: [
+    {
+      key: "method",
+      label: "How",
+      type: "choice",
+      choices: Object.entries(CLARIFY_METHODS).map(([id, m]) => [id, m.label] as const),
+    },
+    minutes,
+  ],
+  thicken: [
+    {
+      key: "form",
+      label: "How it goes in",
+      type: "choice",
+      choices: THICKEN_FORMS.map(form => [form, form] as const),
+    },
+    { key: "rouxHot", label: "the roux is hot", type: "flag" },
+    { ...minutes, label: "Simmered" },
+    pot,
+  ],
+  liaison: [{ key: "toC", label: "Taken to", type: "temperature", min: 40, max: 100 }, minutes],
+  emulsify: [
+    {
+      key: "tool",
+      label: "With",
+      type: "choice",
+      choices: EMULSION_TOOLS.map(tool => [tool, tool] as const),
+    },
+    minutes,
+    { ...pot, label: "In" },
+  ],
+  mount: [minutes],
+  blend: [
+    { key: "tool", label: "With", type: "choice", choices: BLEND_TOOLS.map(tool => [tool, tool] as const) },
+    { key: "reserveFirst", label: "Set aside first", type: "text" },
+    minutes,
+    { ...pot, label: "In" },
+  ],
+  pass: [
+    { key: "yieldPct", label: "Goes through", type: "number", unit: "%", min: 10, max: 100 },
+    minutes,
+    { ...pot, label: "Into" },
+  ],
+  season: [minutes],
+  dry: [{ key: "lossPct", label: "Weight lost", type: "number", unit: "%", min: 0.5, max: 90 }, minutes, pot],
+  rest: [
+    minutes,
+    { key: "lid", label: "Lid", type: "choice", choices: LIDS.map(lid => [lid, LID_WORDS[lid]] as const) },
+  ],
+  freeze: [
+    { key: "toC", label: "Down to", type: "temperature", min: -40, max: -5 },
+    minutes,
+    { ...pot, label: "In" },
+  ],
+  thaw: [{ key: "toC", label: "Up to", type: "temperature", min: 0, max: 8 }, minutes],
+  reheat: [
+    { key: "toC", label: "Up to", type: "temperature", min: 30, max: 105 },
+    { key: "setting", label: "Flame", type: "percent" },
+    pot,
+  ],
+  hold: [
+    { key: "holdC", label: "Held at", type: "temperature", min: 30, max: 98 },
+    minutes,
+    { key: "lid", label: "Lid", type: "choice", choices: LIDS.map(lid => [lid, LID_WORDS[lid]] as const) },
+  ],
+  portion: [
+    { key: "portionG", label: "Each", type: "number", unit: "g", min: 0.1, max: 10_000 },
+    { key: "into", label: "Into", type: "text" },
+    minutes,
+  ],
+  "top-up": [{ key: "toMl", label: "Back to", type: "litres" }, minutes],
   note: [{ key: "text", label: "What to do", type: "text" }, minutes],
 };
+
+/** Words that may be left out again. */
+const OPTIONAL_TEXT: ReadonlySet<string> = new Set(["tally", "reserveFirst"]);
 
 interface FieldProps {
   field: StepField;
@@ -138,7 +261,7 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
       return (
         <TypedField
           label={field.label}
-          shown={`${printNumber(number)} ${field.unit}`}
+          shown={`${printNumber(number, Number.isInteger(number) ? 0 : 1)} ${field.unit}`}
           read={readWithin(field.label, field.unit, field.min, field.max)}
           onRead={set}
           inputClassName={input}
@@ -160,7 +283,7 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
           label={field.label}
           shown={typeof value === "number" ? `${printNumber(value / 1000, 1)} l` : "by eye"}
           read={text =>
-            /^\s*(by eye|-|)\s*$/i.test(text)
+            step.kind === "cover" && /^\s*(by eye|-|)\s*$/i.test(text)
               ? ok<number | undefined>(undefined)
               : litresIn(field.label)(text)
           }
@@ -186,7 +309,10 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
           <input
             value={String(value ?? "")}
             maxLength={400}
-            onChange={event => event.currentTarget.value && set(event.currentTarget.value)}
+            onChange={event =>
+              (event.currentTarget.value || OPTIONAL_TEXT.has(field.key)) &&
+              set(event.currentTarget.value || undefined)
+            }
             className="mt-0.5 block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
           />
         </label>
@@ -231,9 +357,19 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
 
 const litresIn = (label: string) => readWithin(label, "l", 0.1, 500);
 
+/** Steps that may end in a container. */
+const INTO_COLD: ReadonlySet<StepKindName> = new Set([
+  "strain",
+  "freeze",
+  "pass",
+  "blend",
+  "emulsify",
+  "soak",
+]);
+
 function vesselChoices(step: Step, kitchen: Kitchen): [string, string][] {
   const fitting = kitchen.vessels.filter(
-    v => v.use !== "tray" && (step.kind === "strain" || v.use !== "container"),
+    v => v.use !== "tray" && (INTO_COLD.has(step.kind) || v.use !== "container"),
   );
   const auto =
     step.kind === "reduce" ? "where it stands" : step.kind === "cover" ? "smallest that fits" : "by itself";

@@ -1,6 +1,6 @@
 import { Printer } from "lucide-react";
 import { Form, data } from "react-router";
-import { intervalsAlong, labelOf, openKitchen, relationInWords, walk, withBase } from "~/core/formula";
+import { intervalsAlong, labelOf, namesIn, openKitchen, relationInWords, walk, withBase } from "~/core/formula";
 import { ALLERGENS } from "~/core/larder";
 import { g, printDuration, printKilograms, printMass, printNumber, printVolume } from "~/core/quantity";
 import { batchesOf, database, findVersion } from "~/data";
@@ -192,5 +192,5 @@ function relationOf(
   document: Route.ComponentProps["loaderData"]["version"]["document"],
 ): string {
   const line = document.steps.flatMap(step => step.lines).find(l => l.id === lineId);
-  return line ? relationInWords(line.amount, document.base.name, document.groups) : "";
+  return line ? relationInWords(line.amount, namesIn(document)) : "";
 }

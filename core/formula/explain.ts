@@ -3,7 +3,7 @@ import { EXITS, type Exit, exitMass, liquorMass } from "../pot";
 import { printKilograms, printLength, printMass, printNumber, printVolume } from "../quantity";
 import { displacedIn } from "./steps/shared";
 import { geometryOfVessel } from "../vessel";
-import { relationInWords } from "./amount";
+import { type RelationNames, relationInWords } from "./amount";
 import type { FormulaDocument } from "./document";
 import { explainComputed } from "./explain-computed";
 import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "./explanation";
@@ -213,7 +213,7 @@ function explainLine(lineId: string, state: StateAfterStep, document: FormulaDoc
   if (group)
     inputs.push({
       label: group.name,
-      value: relationInWords(group.total, document.base.name, document.groups),
+      value: relationInWords(group.total, namesIn(document, state)),
       basis: "exact",
       source: "this formula",
     });
@@ -230,7 +230,7 @@ function explainLine(lineId: string, state: StateAfterStep, document: FormulaDoc
   return {
     title: amount.name,
     value: printMass(amount.massG),
-    rule: relationInWords(relation, document.base.name, document.groups),
+    rule: relationInWords(relation, namesIn(document, state)),
     symbols:
       relation.kind === "part"
         ? "m = total · parts / Σ parts"
@@ -238,7 +238,9 @@ function explainLine(lineId: string, state: StateAfterStep, document: FormulaDoc
           ? "m = base · share"
           : relation.kind === "per-litre"
             ? "m = g/l · litres finished"
-            : "m as typed",
+            : relation.kind === "to-reach"
+              ? "m = m₀ · (s − s₀) / (c − s)"
+              : "m as typed",
     inputs: [
       ...inputs,
       ...(line.typed
@@ -286,3 +288,13 @@ function explainYield(walked: Walk): Explanation | null {
     sharpen: "Weigh or jug what comes out of the strainer: it is the largest unknown.",
   };
 }
+
+/** Names for relations: the base, the groups, and the ingredients of other lines. */
+export const namesIn = (
+  document: FormulaDocument,
+  state?: { readonly sources: ReadonlyMap<string, { readonly name: string }> },
+): RelationNames => ({
+  baseName: document.base.name,
+  groups: document.groups,
+  lineName: id => state?.sources.get(id)?.name,
+});

@@ -1,5 +1,6 @@
+import type { Ingredient } from "../larder";
 import { describe, expect, test } from "vitest";
-import { g, gPerMl, ml } from "../quantity";
+import { g, ml } from "../quantity";
 import { valueOf } from "../result";
 import {
   type AmountRelation,
@@ -16,6 +17,7 @@ import {
   parseRelation,
   readFormula,
   relationAsTyped,
+  namesIn,
   relationInWords,
   removeStep,
   updateLine,
@@ -157,9 +159,9 @@ describe("typing an amount", () => {
   const read = (text: string, density?: number) =>
     parseRelation(text, {
       document: stock,
-      ingredient: "cream",
+      ingredient: { ...(kitchen.ingredientById.get("cream") as Ingredient), densityGPerMl: density },
+      larder: kitchen.data.ingredients,
       field: "f",
-      ...(density && { density: gPerMl(density) }),
     });
   test.each([
     ["12 %", share(12)],
@@ -186,8 +188,8 @@ describe("typing an amount", () => {
       expect(valueOf(read(relationAsTyped(relation))).relation).toEqual(relation);
   });
   test("relations in a cook’s words", () => {
-    expect(relationInWords(share(12), "carcasses", stock.groups)).toBe("12 % of the carcasses");
-    expect(relationInWords({ kind: "part", group: "mirepoix", parts: 2 }, "carcasses", stock.groups)).toBe(
+    expect(relationInWords(share(12), namesIn(stock))).toBe("12 % of the carcasses");
+    expect(relationInWords({ kind: "part", group: "mirepoix", parts: 2 }, namesIn(stock))).toBe(
       "2 parts of the mirepoix",
     );
   });

@@ -1,5 +1,30 @@
-export { type AmountRelation, type Certainty, type Group, type Line, relationInWords } from "./amount";
-export { type FormulaDocument, DOCUMENT_SCHEMA, readFormula } from "./document";
+export {
+  type AmountRelation,
+  type ByProduct,
+  type Certainty,
+  type Group,
+  type Line,
+  type Reachable,
+  REACHABLE,
+  relationInWords,
+} from "./amount";
+export {
+  type FormulaDocument,
+  type FormulaTarget,
+  type TargetKind,
+  DOCUMENT_SCHEMA,
+  TARGETS,
+  formulaSchema,
+  linesOf,
+  readFormula,
+} from "./document";
+export { INTENSITY, SERVED_AS, type ServedAs } from "./served-as";
+export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./figures";
+export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./cost";
+export { WalkCache } from "./walk-cache";
+export { pendingSalty, saltTargetPct } from "./salt-lock";
+export { productKind, productMass, productOf, productVolume } from "./product";
+export { ATTENTION, type Attention, HANDS_ON } from "./step-kind";
 export { type Kitchen, type KitchenData, openKitchen } from "./kitchen";
 export { type Computed, type ResolvedLine, type StepKind } from "./step-kind";
 export { STEP_KINDS, type Step, type StepKindName, kindOf } from "./steps";
@@ -14,11 +39,16 @@ export {
 } from "./scale";
 export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
 export type { Askable, ExplainedInput, Explanation } from "./explanation";
-export { explain } from "./explain";
+export { explain, namesIn } from "./explain";
 export { type Course, courseOf, interpolate } from "./course";
 export { type ReadRelation, parseRelation, relationAsTyped } from "./parse-relation";
 export { TRACE_QUANTITIES, type TraceQuantity, type TracedPoint, traceOf } from "./trace";
 export { displacedIn, heapsOf } from "./steps/shared";
+export { BLEND_TOOLS } from "./steps/blend";
+export { CLARIFY_METHODS } from "./steps/clarify";
+export { EMULSION_TOOLS } from "./steps/emulsify";
+export { THICKEN_FORMS } from "./steps/thicken";
+export { type ReadLine, parseLine } from "./parse-line";
 export {
   addLine,
   insertStep,
@@ -29,6 +59,6 @@ export {
   updateLine,
   updateStep,
 } from "./edit";
-export { type LineAmount, gramsOf } from "./line-amounts";
+export { type LineAmount, reachOf } from "./line-amounts";
 export { type FormulaMoved, type Moved, brandChange, formulasUsing } from "./brand-change";
 export { type WorkedOut, takeSum } from "./take-sum";

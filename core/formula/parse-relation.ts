@@ -1,91 +1,179 @@
-import { parseAmount, readNumber } from "../quantity";
-import type { Density } from "../quantity";
-import { type Problem, type Result, type Warning, ok, refuse } from "../result";
-import type { AmountRelation, Group } from "./amount";
-import type { FormulaDocument } from "./document";
+import { findIngredient, readMeasure, type Ingredient } from "../larder";
+import { readNumber } from "../quantity";
+import { type Problem, type Result, ok, refuse } from "../result";
+import type { AmountRelation, Certainty, Group, Reachable } from "./amount";
+import { type FormulaDocument, linesOf } from "./document";
 
 export interface ReadRelation {
   readonly relation: AmountRelation;
   /** What was typed, where a spoon or a cup became grams. */
   readonly typed?: string;
+  /** How sure an amount typed like this can be: a knob is assumed until somebody weighs it. */
+  readonly certainty?: Certainty;
+  /** How it was read, to stand beside what was typed. */
+  readonly understood?: string;
 }
+
+export interface RelationContext {
+  readonly document: FormulaDocument;
+  /** Group the line is in; "parts" without one belong to the only group there is. */
+  readonly inGroup?: string;
+  /** What it is an amount of; a spoon, a knob or a piece is weighed by it. */
+  readonly ingredient: Ingredient | null;
+  /** Where names of other lines are looked up. */
+  readonly larder: readonly Ingredient[];
+  readonly field: string;
+}
+
+const REACHED_WORDS: Readonly<Record<string, Reachable>> = {
+  salt: "salt",
+  sugar: "sugar",
+  acid: "acid",
+  acidity: "acid",
+  fat: "fat",
+};
+const TIMES_WORDS: Readonly<Record<string, number>> = { half: 0.5, twice: 2, double: 2, "a third of": 1 / 3 };
 
 /**
  * Reads an amount of a line as a cook types it.
  *
- * "12 %" or "12 % of carcasses" · "2 parts" · "4 g/l", "60 g per litre" · "500 g", "1½ cups"
+ * "12 %", "12 % of carcasses" · "2 parts", "2 parts onion" · "60 g/l finished" · "8 g/kg" · "5 g a portion" ·
+ * "to 0.8 % salt", "to 30 °Bx" · "same as the soy", "half the soy" · "by feel", "by feel 3 g" · "500 g", "1½ cups", "a knob"
  *
- * @param groups   groups "parts" may belong to; `inGroup` is the one the line is in, else the only one there is
- * @param density  of the ingredient, so that volumes become grams
- * @errors those of `parseAmount` · UNKNOWN_ID parts without a group · WRONG_UNIT a volume without a density
+ * @errors those of `readMeasure` · UNKNOWN_ID parts without a group, a line nobody knows · WRONG_UNIT a volume without a density
  */
-export function parseRelation(
-  text: string,
-  context: {
-    document: FormulaDocument;
-    inGroup?: string;
-    density?: Density;
-    ingredient: string;
-    field: string;
-  },
-): Result<ReadRelation> {
-  const { document, field } = context;
+export function parseRelation(text: string, context: RelationContext): Result<ReadRelation> {
   const typed = text.trim();
-
-  const parts = /^(.+?)\s*parts?$/i.exec(typed);
-  if (parts) {
-    const number = readNumber(parts[1] ?? "", field);
-    if (!number.ok) return number;
-    const group = groupFor(document.groups, context.inGroup);
-    if (!group)
-      return refuse({
-        code: "UNKNOWN_ID",
-        field,
-        value: text,
-        message: "Parts of what? This formula has no group to share out. Type a share such as 6 %, or grams.",
-      });
-    if (!(number.value.value > 0)) return refuse(notPositive(field, text));
-    return ok({ relation: { kind: "part", group: group.id, parts: number.value.value } });
+  for (const read of [readFeel, readReach, readEqual, readParts, readPer]) {
+    const found = read(typed, context);
+    if (found) return found;
   }
+  return readShareOrMeasure(typed, context);
+}
 
-  const perLitre = /^(.+?)\s*g\s*(?:\/|per)\s*(?:finished\s+)?l(?:it(?:re|er))?(?:\s+finished)?$/i.exec(
+type Reader = (typed: string, context: RelationContext) => Result<ReadRelation> | null;
+
+const readFeel: Reader = (typed, context) => {
+  const feel = /^(?:by\s+(?:feel|eye|taste)|to\s+taste)\b[\s,:(]*(.*?)\)?$/i.exec(typed);
+  if (!feel) return null;
+  const about = feel[1]?.replace(/^about\s+/i, "").trim();
+  if (!about) return ok({ relation: { kind: "by-feel", massG: 0 }, certainty: "assumed" });
+  const weighed = readMeasure(about, context.larder, context.ingredient, context.field);
+  if (!weighed.ok) return weighed;
+  return ok({ relation: { kind: "by-feel", massG: weighed.value.massG ?? 0 }, certainty: "assumed" });
+};
+
+const readReach: Reader = (typed, { field }) => {
+  const reach = /^to\s+(.+?)\s*(?:%|per ?cent)\s*(?:of\s+)?(salt|sugar|acid|acidity|fat)$/i.exec(typed);
+  const brix = /^to\s+(.+?)\s*(?:°\s*(?:bx|brix)|bx|brix)$/i.exec(typed);
+  const match = reach ?? brix;
+  if (!match) return null;
+  const number = readNumber(match[1] ?? "", field);
+  if (!number.ok) return number;
+  const what = brix ? "brix" : (REACHED_WORDS[(reach?.[2] ?? "").toLowerCase()] ?? "salt");
+  if (!(number.value.value > 0 && number.value.value <= 99)) return refuse(notPositive(field, typed));
+  return ok({ relation: { kind: "to-reach", what, value: number.value.value } });
+};
+
+const readEqual: Reader = (typed, { document, larder, field }) => {
+  const equal = /^(?:(?:the\s+)?(?:same|as much)\s+as|equal\s+to|=)\s*(?:the\s+)?(.+)$/i.exec(typed);
+  const times = /^(half|twice|double|a third of|[\d.,½⅓¼]+\s*(?:×|x|times))\s*(?:the\s+)?([a-z].+)$/i.exec(
     typed,
   );
-  if (perLitre) {
-    const number = readNumber(perLitre[1] ?? "", field);
+  const name = equal?.[1] ?? times?.[2];
+  if (!name) return null;
+  let factor = 1;
+  if (times) {
+    const word = TIMES_WORDS[(times[1] ?? "").toLowerCase()];
+    const number = word === undefined ? readNumber(times[1] ?? "", field) : ok({ value: word, rest: "" });
     if (!number.ok) return number;
-    if (number.value.value < 0) return refuse(notPositive(field, text));
-    return ok({ relation: { kind: "per-litre", gPerL: number.value.value } });
+    factor = number.value.value;
   }
+  const wanted = findIngredient(larder, name).exact?.id;
+  const line = linesOf(document).find(
+    l => ("larder" in l.of && l.of.larder === wanted) || l.id === name.trim(),
+  );
+  if (!line)
+    return refuse({
+      code: "UNKNOWN_ID",
+      field,
+      value: typed,
+      message: `No line of this formula is “${name.trim()}”. Put it in first, or type grams.`,
+    });
+  return ok({ relation: { kind: "equal-to", line: line.id, factor } });
+};
 
-  const share = /^(.+?%)(?:\s+of\s+.*)?$/.exec(typed);
-  const amount = parseAmount(share?.[1] ?? typed, {
-    density: context.density,
-    ingredient: context.ingredient,
-    field,
-  });
-  if (!amount.ok) return amount;
-  switch (amount.value.kind) {
-    case "share":
-      return ok({ relation: { kind: "share-of-base", pct: amount.value.pct } });
-    case "mass":
-      return ok(
-        { relation: { kind: "fixed", massG: amount.value.massG }, ...spoonful(typed) },
-        amount.warnings,
-      );
-    case "volume": {
-      const { massG } = amount.value;
-      if (massG === undefined)
-        return refuse({
-          code: "WRONG_UNIT",
-          field,
-          value: text,
-          message: `Nobody has entered what ${context.ingredient} weighs by volume. Type grams.`,
-        });
-      const warnings: Warning[] = [...amount.warnings];
-      return ok({ relation: { kind: "fixed", massG }, typed }, warnings);
-    }
+const readParts: Reader = (typed, { document, inGroup, field }) => {
+  const parts = /^(.+?)\s*parts?(?:\s+(?:of\s+)?[a-z].*)?$/i.exec(typed);
+  if (!parts) return null;
+  const number = readNumber(parts[1] ?? "", field);
+  if (!number.ok) return number;
+  const group = groupFor(document.groups, inGroup);
+  if (!group)
+    return refuse({
+      code: "UNKNOWN_ID",
+      field,
+      value: typed,
+      message: "Parts of what? This formula has no group to share out. Type a share such as 6 %, or grams.",
+    });
+  if (!(number.value.value > 0)) return refuse(notPositive(field, typed));
+  return ok({ relation: { kind: "part", group: group.id, parts: number.value.value } });
+};
+
+const PER = [
+  [/^(.+?)\s*g\s*(?:\/|per|a|each)\s*(?:finished\s+)?l(?:it(?:re|er))?(?:\s+finished)?$/i, "litre"],
+  [/^(.+?)\s*g\s*(?:\/|per|a)\s*(?:finished\s+)?kg(?:\s+finished)?$/i, "kg"],
+  [/^(.+?)\s*g\s*(?:\/|per|a|each)\s*(?:portion|cover|plate)$/i, "portion"],
+] as const;
+
+const readPer: Reader = (typed, { field }) => {
+  for (const [pattern, per] of PER) {
+    const match = pattern.exec(typed);
+    if (!match) continue;
+    const number = readNumber(match[1] ?? "", field);
+    if (!number.ok) return number;
+    const value = number.value.value;
+    if (value < 0) return refuse(notPositive(field, typed));
+    return ok({
+      relation:
+        per === "litre"
+          ? { kind: "per-litre", gPerL: value }
+          : per === "kg"
+            ? { kind: "per-kg", gPerKg: value }
+            : { kind: "per-portion", gPerPortion: value },
+    });
   }
+  return null;
+};
+
+function readShareOrMeasure(typed: string, context: RelationContext): Result<ReadRelation> {
+  const { field, ingredient, larder } = context;
+  const share = /^(.+?)\s*(?:%|per ?cent)(?:\s+of\s+.*)?$/i.exec(typed);
+  if (share) {
+    const number = readNumber(share[1] ?? "", field);
+    if (!number.ok) return number;
+    if (number.value.value < 0) return refuse(notPositive(field, typed));
+    return ok({ relation: { kind: "share-of-base", pct: number.value.value } });
+  }
+  const weighed = readMeasure(typed, larder, ingredient, field);
+  if (!weighed.ok) return weighed;
+  const { massG, loG, hiG, understood } = weighed.value;
+  if (massG === null)
+    return refuse({
+      code: "WRONG_UNIT",
+      field,
+      value: typed,
+      message: `Nobody has entered what ${ingredient?.name ?? "this"} weighs by volume. Type grams.`,
+    });
+  const guessed = loG !== hiG;
+  return ok(
+    {
+      relation: { kind: "fixed", massG },
+      ...(guessed && { certainty: "assumed" as const }),
+      ...(inGramsAlready(typed) ? {} : { typed: typed.slice(0, 80), understood }),
+    },
+    weighed.warnings,
+  );
 }
 
 const groupFor = (groups: readonly Group[], inGroup?: string): Group | undefined =>
@@ -99,11 +187,13 @@ const notPositive = (field: string, value: string): Problem => ({
 });
 
 /** Grams and kilograms need no reminder of how they were typed. */
-const spoonful = (typed: string): { typed?: string } =>
-  /^[\d\s.,½⅓⅔¼¾]+\s*k?g$/i.test(typed) ? {} : { typed };
+const inGramsAlready = (typed: string): boolean => /^[\d\s.,½⅓⅔¼¾]+\s*k?g$/i.test(typed);
 
 /** The relation as it would be typed: what the field shows when it opens. */
-export function relationAsTyped(relation: AmountRelation): string {
+export function relationAsTyped(
+  relation: AmountRelation,
+  lineName?: (id: string) => string | undefined,
+): string {
   const plain = (x: number) => String(Math.round(x * 1000) / 1000);
   switch (relation.kind) {
     case "fixed":
@@ -112,7 +202,21 @@ export function relationAsTyped(relation: AmountRelation): string {
       return `${plain(relation.pct)} %`;
     case "per-litre":
       return `${plain(relation.gPerL)} g/l`;
+    case "per-kg":
+      return `${plain(relation.gPerKg)} g/kg`;
+    case "per-portion":
+      return `${plain(relation.gPerPortion)} g a portion`;
     case "part":
       return `${plain(relation.parts)} ${relation.parts === 1 ? "part" : "parts"}`;
+    case "equal-to": {
+      const name = lineName?.(relation.line) ?? relation.line;
+      return relation.factor === 1 ? `same as ${name}` : `${plain(relation.factor)} × ${name}`;
+    }
+    case "to-reach":
+      return relation.what === "brix"
+        ? `to ${plain(relation.value)} °Bx`
+        : `to ${plain(relation.value)} % ${relation.what}`;
+    case "by-feel":
+      return relation.massG > 0 ? `by feel ${plain(relation.massG)} g` : "by feel";
   }
 }

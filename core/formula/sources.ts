@@ -1,9 +1,11 @@
 import { type Ingredient, joinAllergens } from "../larder";
-import { type Pools, massOfPools, volumeAt20 } from "../pot";
+import { massOfPools, volumeAt20 } from "../pot";
 import { type Problem, type Result, ok, refuse } from "../result";
-import type { FormulaDocument } from "./document";
+import { type FormulaDocument, linesOf } from "./document";
 import type { Kitchen } from "./kitchen";
+import { productKind, productOf } from "./product";
 import type { Walk } from "./walk";
+import type { WalkCache } from "./walk-cache";
 
 /** Walks another formula on the way; `path` holds the formulas that lead here, outermost first. */
 export type WalkOn = (document: FormulaDocument, kitchen: Kitchen, path: readonly FormulaDocument[]) => Walk;
@@ -14,6 +16,7 @@ export function resolveSources(
   kitchen: Kitchen,
   path: readonly FormulaDocument[],
   walkOn: WalkOn,
+  cache: WalkCache,
 ): Result<Map<string, Ingredient>> {
   const found = new Map<string, Ingredient>();
   const problems: Problem[] = [];
@@ -32,7 +35,7 @@ export function resolveSources(
           });
         return;
       }
-      const product = productOf(line.of.formula, kitchen, path, field, walkOn);
+      const product = productIngredient(line.of.formula, kitchen, path, field, walkOn, cache);
       if (product.ok) found.set(line.id, product.value);
       else problems.push(...product.problems);
     }),
@@ -41,12 +44,13 @@ export function resolveSources(
 }
 
 /** What a formula makes, as an ingredient for another. */
-function productOf(
+function productIngredient(
   formulaId: string,
   kitchen: Kitchen,
   path: readonly FormulaDocument[],
   field: string,
   walkOn: WalkOn,
+  cache: WalkCache,
 ): Result<Ingredient> {
   const document = kitchen.data.formulas[formulaId];
   if (!document)
@@ -63,6 +67,8 @@ function productOf(
       value: formulaId,
       message: `This goes round in a circle: ${[...path, document].map(d => d.name).join(" → ")}. A sauce cannot be made from itself.`,
     });
+  const known = cache.product(formulaId, document, kitchen);
+  if (known) return ok(known);
   const made = walkOn(document, kitchen, [...path, document]);
   const last = made.states.at(-1);
   if (made.problems.length || !last || !made.finishedG)
@@ -72,43 +78,75 @@ function productOf(
       value: formulaId,
       message: `${document.name} cannot be made yet: ${made.problems[0]?.message ?? "it yields no liquor."}`,
     });
-  return ok(asIngredient(document.name, formulaId, last.pot.liquor, made.ingredients));
+  const ingredient = asIngredient(document, formulaId, made);
+  cache.keepProduct(formulaId, document, kitchen, ingredient, drawnOn(document, kitchen));
+  return ok(ingredient);
 }
 
-function asIngredient(
-  name: string,
-  formulaId: string,
-  liquor: Pools,
-  ingredients: readonly Ingredient[],
-): Ingredient {
-  const k = 100 / massOfPools(liquor);
-  const allergens = joinAllergens(ingredients);
+/** Every formula a formula draws on, directly or through others. */
+export function drawnOn(
+  document: FormulaDocument,
+  kitchen: Pick<Kitchen, "data">,
+  found = new Map<string, FormulaDocument>(),
+): Map<string, FormulaDocument> {
+  for (const line of linesOf(document)) {
+    if (!("formula" in line.of) || found.has(line.of.formula)) continue;
+    const other = kitchen.data.formulas[line.of.formula];
+    if (!other) continue;
+    found.set(line.of.formula, other);
+    drawnOn(other, kitchen, found);
+  }
+  return found;
+}
+
+function asIngredient(document: FormulaDocument, formulaId: string, made: Walk): Ingredient {
+  const last = made.states.at(-1) as Walk["states"][number];
+  const pools = productOf(last.pot);
+  const mass = massOfPools(pools);
+  const k = 100 / mass;
+  const allergens = joinAllergens(made.ingredients);
+  const currency = made.ingredients.find(i => i.price)?.price;
   return {
     id: `formula-${formulaId}`,
-    name: name.toLowerCase(),
+    name: document.name.toLowerCase(),
     aliases: [],
     composition: {
-      water: liquor.water * k,
-      fat: liquor.fat * k,
-      protein: (liquor.proteinOther + liquor.collagen) * k,
-      collagen: liquor.collagen * k,
-      sugars: liquor.sugars * k,
-      starch: liquor.starch * k,
-      fibre: liquor.fibre * k,
-      salt: liquor.salt * k,
-      ethanol: liquor.ethanol * k,
-      acid: (liquor.acidVolatile + liquor.acidFixed) * k,
-      volatileAcid: liquor.acidVolatile * k,
-      other: liquor.other * k,
+      water: pools.water * k,
+      fat: pools.fat * k,
+      protein: (pools.proteinOther + pools.collagen) * k,
+      collagen: pools.collagen * k,
+      sugars: pools.sugars * k,
+      starch: pools.starch * k,
+      fibre: pools.fibre * k,
+      salt: pools.salt * k,
+      ethanol: pools.ethanol * k,
+      acid: (pools.acidVolatile + pools.acidFixed) * k,
+      volatileAcid: pools.acidVolatile * k,
+      other: pools.other * k,
     },
-    compositionSource: { mark: "E", text: `walked from the formula ${name}` },
-    phase: "liquor",
-    densityGPerMl: massOfPools(liquor) / volumeAt20(liquor),
+    compositionSource: { mark: "E", text: `walked from the formula ${document.name}` },
+    ...PHASE_OF[productKind(last.pot)],
+    densityGPerMl: mass / volumeAt20(pools),
     densitySource: { mark: "E", text: "density model at 20 °C" },
     ediblePct: 100,
     edibleSource: { mark: "P", text: "used whole" },
     allergens: allergens.known ? [...allergens.recorded] : null,
-    diet: [...new Set(ingredients.flatMap(i => i.diet))],
+    diet: [...new Set(made.ingredients.flatMap(i => i.diet))],
     measures: [],
+    ...(currency && {
+      price: {
+        perKg: (1000 * last.cost) / mass,
+        currency: currency.currency,
+        on: currency.on,
+        source: { mark: "E", text: `cost of the formula ${document.name}` },
+      },
+    }),
   };
 }
+
+/** What is still in pieces stays solid in the next pot; the rest pours, or floats. */
+const PHASE_OF = {
+  liquor: { phase: "liquor" },
+  everything: { phase: "solids", solidKind: "mirepoix" },
+  fat: { phase: "fat" },
+} as const satisfies Record<string, Pick<Ingredient, "phase" | "solidKind">>;

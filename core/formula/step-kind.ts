@@ -6,7 +6,7 @@ import type { Grams, Seconds } from "../quantity";
 import type { Problem, Result, Warning } from "../result";
 import type { Burner, TracePoint } from "../reduction";
 import type { DipMark, Vessel } from "../vessel";
-import { lineSchema } from "./amount";
+import { byProductSchema, lineSchema } from "./amount";
 
 /** Fields every step has. */
 export const stepFields = {
@@ -16,6 +16,12 @@ export const stepFields = {
   remark: z.string().max(400).optional(),
   /** End cue in the cook's own words; without it the kind's own cue is shown. */
   cue: z.string().max(200).optional(),
+  /** Why it is done so: for those who learn. */
+  why: z.string().max(400).optional(),
+  /** Something nobody has settled yet; it stands highlighted until it is. */
+  question: z.string().max(200).optional(),
+  /** What becomes of what this step takes out of the pot: skimmed fat, spent bones. */
+  keeps: byProductSchema.optional(),
 };
 
 export const durationMin = z
@@ -72,6 +78,13 @@ export interface StepOutcome {
   readonly bulkLevelMm?: number;
 }
 
+/** How much of a cook a step takes: all the time, a look now and then, or nobody until it is done. */
+export const ATTENTION = ["watch", "look in", "leave"] as const;
+export type Attention = (typeof ATTENTION)[number];
+
+/** Share of a step's time that hands are on it. Our estimate. */
+export const HANDS_ON: Readonly<Record<Attention, number>> = { watch: 1, "look in": 0.15, leave: 0.03 };
+
 /** A kind of step: one file each. */
 export interface StepKind<S extends { kind: string }> {
   readonly kind: S["kind"];
@@ -89,8 +102,13 @@ export interface StepKind<S extends { kind: string }> {
   readonly cautions: (step: S) => readonly string[];
   /** Where the pot is meanwhile. */
   readonly place: "fire" | "oven" | "bench" | "cold";
+  readonly attention: Attention;
+  /** Whether things go in at this step. */
+  readonly takesLines: boolean;
   /** Whether the end is a level or mass (true) or a time (false). */
   readonly endsAtMark: boolean;
+  /** What must be ticked off before the step counts as begun. */
+  readonly ticks?: (step: S) => readonly string[];
   readonly apply: (context: StepContext<S>) => Result<StepOutcome>;
 }
 
@@ -102,6 +120,10 @@ export const outcome = (
   durationS: Seconds,
   more: Partial<StepOutcome> = {},
 ): StepOutcome => ({ pot, vessel, durationS, computed: [], warnings: [], course: [], ...more });
+
+/** Puts what a step computed together: what went in or out without being typed. */
+export const took = (what: string, massG: number): Computed[] =>
+  massG > 0 ? [{ what, massG: massG as Grams, way: "out" }] : [];
 
 export const missingVessel = (field: string, what: string): Problem => ({
   code: "MISSING",

@@ -236,6 +236,8 @@ test("C9 a cup of salt in two litres is questioned where it is typed", () => {
   });
   const sauce = (saltG: number): FormulaDocument => ({
     ...base,
+    servedAs: "soup",
+    portionG: 220,
     groups: [],
     steps: [
       {

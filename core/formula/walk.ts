@@ -1,5 +1,9 @@
-import { type Allergen, type DietFlag, type Ingredient, joinAllergens, saltDoubt } from "../larder";
+import { type Allergen, type DietFlag, type Ingredient, joinAllergens } from "../larder";
 import { EMPTY_POT, type PotState, liquorMass, potMass, volumeAt20 } from "../pot";
+import { costOfIngredient } from "./cost";
+import { doubtsAlong } from "./doubts";
+import { productMass, productVolume } from "./product";
+import { WalkCache } from "./walk-cache";
 import {
   type Celsius,
   type Grams,
@@ -11,11 +15,11 @@ import {
 } from "../quantity";
 import type { Problem, Warning } from "../result";
 import type { TracePoint } from "../reduction";
-import { type DipMark, type Vessel, limitsOf } from "../vessel";
-import type { AmountRelation, Line } from "./amount";
+import type { DipMark, Vessel } from "../vessel";
+import type { Line } from "./amount";
 import type { FormulaDocument } from "./document";
 import type { Kitchen } from "./kitchen";
-import { type LineAmount, faces, resolveLine } from "./line-amounts";
+import { type Ahead, type LineAmount, faces, looksAhead, resolveLines } from "./line-amounts";
 import { resolveSources } from "./sources";
 import type { Computed, ResolvedLine } from "./step-kind";
 import { type Step, kindOf } from "./steps";
@@ -42,6 +46,8 @@ export interface StateAfterStep {
   readonly course: readonly TracePoint[];
   readonly mark?: DipMark;
   readonly bulkLevelMm?: number;
+  /** What went in so far cost, in the kitchen’s currency, as purchased; what has no price is left out. */
+  readonly cost: number;
 }
 
 export interface Walk {
@@ -61,6 +67,8 @@ export interface WalkOptions {
   readonly onStep?: (index: number) => void;
   /** Formulas walked on the way here, outermost first: a cycle is refused with this path. */
   readonly path?: readonly FormulaDocument[];
+  /** What earlier walks of nearly the same line worked out. */
+  readonly cache?: WalkCache;
 }
 
 /** Most passes of the fixed point for amounts per finished litre, and when it counts as found. */
@@ -78,109 +86,115 @@ const FOUND = 1e-9;
  * @errors in `problems`: those of the steps, UNKNOWN_ID for a line, CYCLE with its path, NO_CONVERGENCE names the line
  */
 export function walk(document: FormulaDocument, kitchen: Kitchen, options: WalkOptions = {}): Walk {
-  const sources = resolveSources(document, kitchen, options.path ?? [document], (other, where, path) =>
-    walk(other, where, { path }),
+  const cache = options.cache ?? new WalkCache();
+  const sources = resolveSources(
+    document,
+    kitchen,
+    options.path ?? [document],
+    (other, where, path) => walk(other, where, { path, cache }),
+    cache,
   );
-  if (!sources.ok) return stopped([], sources.problems, []);
-  const lookAhead = linesPerLitre(document);
-  if (!lookAhead.length) return pass(document, kitchen, sources.value, 0, options);
-
-  let litres = document.base.massG / 1000;
-  const memo: StepMemo = new Map();
+  if (!sources.ok) return stopped(document, [], sources.problems, []);
+  const lookAhead = linesAhead(document);
+  let ahead: Ahead = aheadOf(document.base.massG, document.base.massG, document);
   for (let i = 0; i < MOST_PASSES; i++) {
-    const result = pass(document, kitchen, sources.value, litres, options, memo);
-    const next = result.finishedMl / 1000;
-    if (result.problems.length || Math.abs(next - litres) <= FOUND * Math.max(1, next)) return result;
-    litres = next;
+    const result = pass(document, kitchen, sources.value, ahead, { ...options, cache });
+    const next = aheadOf(result.finishedMl, result.finishedG, document);
+    const settled =
+      Math.abs(next.litres - ahead.litres) <= FOUND * Math.max(1, next.litres) &&
+      Math.abs(next.kg - ahead.kg) <= FOUND * Math.max(1, next.kg);
+    if (!lookAhead.length || result.problems.length || settled) return result;
+    ahead = next;
   }
   const [stepIndex = 0, line] = lookAhead[0] ?? [];
   return stopped(
+    document,
     [],
     [
       {
         code: "NO_CONVERGENCE",
         field: `steps.${stepIndex}.lines`,
         value: line?.id,
-        message: `“${line ? sources.value.get(line.id)?.name : "A line"}” per finished litre grows faster than the yield it is counted on. Type a smaller amount, or grams.`,
+        message: `“${line ? sources.value.get(line.id)?.name : "A line"}” counted on the yield grows faster than the yield does. Type a smaller amount, or grams.`,
       },
     ],
     [],
   );
 }
 
-function linesPerLitre(document: FormulaDocument): [number, Line][] {
-  const ahead = (relation: AmountRelation): boolean =>
-    relation.kind === "per-litre" ||
-    (relation.kind === "part" &&
-      document.groups.find(x => x.id === relation.group)?.total.kind === "per-litre");
-  return document.steps.flatMap((step, i) =>
-    step.lines.filter(l => ahead(l.amount)).map((l): [number, Line] => [i, l]),
-  );
-}
+const aheadOf = (finishedMl: number, finishedG: number, document: FormulaDocument): Ahead => ({
+  litres: finishedMl / 1000,
+  kg: finishedG / 1000,
+  portions: finishedG / document.portionG,
+});
 
-const stopped = (
+const linesAhead = (document: FormulaDocument): [number, Line][] =>
+  document.steps.flatMap((step, i) =>
+    step.lines.filter(l => looksAhead(l.amount, document)).map((l): [number, Line] => [i, l]),
+  );
+
+function stopped(
+  document: FormulaDocument,
   states: readonly StateAfterStep[],
   problems: readonly Problem[],
   ingredients: readonly Ingredient[],
-): Walk => {
+): Walk {
   const last = states.at(-1);
+  const doubts = doubtsAlong(document, states);
   return {
-    states,
+    states: states.map((state, i) => {
+      const more = doubts[i];
+      return more?.length ? { ...state, warnings: [...state.warnings, ...more] } : state;
+    }),
     problems,
-    finishedMl: last?.volumeMl ?? (0 as Millilitres),
-    finishedG: last ? liquorMass(last.pot) : g(0),
+    finishedMl: last ? productVolume(last.pot) : (0 as Millilitres),
+    finishedG: last ? productMass(last.pot) : g(0),
     totalS: last?.clockS ?? s(0),
     ingredients,
   };
-};
-
-/** What a step made of which pot, from the pass before: steps ahead of the first look-ahead line need not run again. */
-type StepMemo = Map<
-  number,
-  {
-    readonly pot: PotState;
-    readonly vessel: Vessel | null;
-    readonly masses: string;
-    readonly done: ReturnType<typeof applyStep>;
-  }
->;
+}
 
 /** One walk with a given guess of the yield. */
 function pass(
   document: FormulaDocument,
   kitchen: Kitchen,
   sources: ReadonlyMap<string, Ingredient>,
-  litres: number,
-  options: WalkOptions,
-  memo: StepMemo = new Map(),
+  ahead: Ahead,
+  options: WalkOptions & { readonly cache: WalkCache },
 ): Walk {
   const states: StateAfterStep[] = [];
   const used = new Map<string, Ingredient>();
+  const solved = new Map<string, Grams>();
+  const trace = options.trace ?? false;
   let pot = EMPTY_POT;
   let vessel: Vessel | null = null;
   let clock = 0;
+  let cost = 0;
+  const end = (problems: readonly Problem[]) =>
+    stopped(document, states.map(perLitre(litresOf(states))), problems, [...used.values()]);
   for (const [index, step] of document.steps.entries()) {
     const field = `steps.${index}`;
-    const lines = step.lines.map(line => resolveLine(line, document, sources, litres));
     options.onStep?.(index);
-    const masses = lines.map(line => line.massG).join();
-    const known = memo.get(index);
-    const same: boolean = known?.pot === pot && known.vessel === vessel && known.masses === masses;
-    const done: ReturnType<typeof applyStep> =
-      known && same
-        ? known.done
-        : applyStep(step, { pot, vessel, lines, kitchen, field, trace: options.trace ?? false });
-    memo.set(index, { pot, vessel, masses, done });
-    if (!done.ok)
-      return stopped(states.map(perLitre(litresOf(states))), at(field, done.problems), [...used.values()]);
+    const resolved = resolveLines(step.lines, pot.liquor, { document, sources, ahead, solved }, field);
+    if (!resolved.ok) return end(resolved.problems);
+    const lines = resolved.value;
+    const done: ReturnType<typeof applyStep> = options.cache.step(
+      { step, pot, vessel, lines, trace },
+      kitchen,
+      () => applyStep(step, { pot, vessel, lines, kitchen, field, trace }),
+    );
+    if (!done.ok) return end(at(field, done.problems));
     for (const line of lines) used.set(line.ingredient.id, line.ingredient);
     for (const computed of done.value.computed) {
-      const ingredient = computed.ingredientId && kitchen.ingredientById.get(computed.ingredientId);
+      const ingredient = computed.ingredientId
+        ? kitchen.ingredientById.get(computed.ingredientId)
+        : undefined;
       if (ingredient) used.set(ingredient.id, ingredient);
     }
     pot = done.value.pot;
     vessel = done.value.vessel;
     clock += done.value.durationS;
+    cost += lines.reduce((sum, line) => sum + (costOfIngredient(line.ingredient, line.massG) ?? 0), 0);
     const liquor = liquorMass(pot);
     states.push({
       step,
@@ -195,32 +209,20 @@ function pass(
       lines: lines.map((line, i) => faces(line, step.lines[i], document)),
       sources,
       computed: done.value.computed,
-      warnings: [...done.value.warnings, ...saltDoubts(lines, pot), ...whereModelsStop(step, vessel)],
+      warnings: [...resolved.warnings, ...done.value.warnings],
       course: done.value.course,
+      cost,
       ...(done.value.mark && { mark: done.value.mark }),
       ...(done.value.bulkLevelMm !== undefined && { bulkLevelMm: done.value.bulkLevelMm }),
     });
   }
-  return stopped(states.map(perLitre(litresOf(states))), [], [...used.values()]);
+  return end([]);
 }
 
-/** Above this much salt an ingredient is one: a dose that can be mistyped by a cup for a spoon. */
-const A_SALT_PCT = 90;
-
-const saltDoubts = (lines: readonly ResolvedLine[], pot: PotState): Warning[] =>
-  lines.flatMap(line => {
-    if (line.ingredient.composition.salt < A_SALT_PCT) return [];
-    const { warning } = saltDoubt(line.massG, Math.max(0, potMass(pot) - line.massG));
-    return warning ? [warning] : [];
-  });
-
-/** In a closed pot the sums are only a first guess, and it is said where heat is applied. */
-function whereModelsStop(step: Step, vessel: Vessel | null): Warning[] {
-  const limits = vessel && kindOf(step).place === "fire" ? limitsOf(vessel) : null;
-  return limits ? [{ code: "MODEL_STOPS", message: limits }] : [];
-}
-
-const litresOf = (states: readonly StateAfterStep[]): number => (states.at(-1)?.volumeMl ?? 0) / 1000;
+const litresOf = (states: readonly StateAfterStep[]): number => {
+  const last = states.at(-1);
+  return last ? productVolume(last.pot) / 1000 : 0;
+};
 
 const perLitre =
   (litres: number) =>

@@ -136,10 +136,10 @@ export function sieve(pot: PotState, yieldShare: number, fibreEnriched: number):
   const reject = (1 - yieldShare) * mass;
   const rest = mass - whole.fibre;
   const fibre =
-    rest < 1e-12 * mass
+    rest <= 1e-12 * mass
       ? reject
       : Math.min(whole.fibre, fibreEnriched * (1 - yieldShare) * whole.fibre, reject);
-  const others = rest < 1e-12 * mass ? 0 : (reject - fibre) / rest;
+  const others = rest <= 1e-12 * mass ? 0 : (reject - fibre) / rest;
   const gone: Pools = { ...scalePools(whole, others), fibre };
   const warnings: Warning[] =
     yieldShare < 0.5

@@ -2,8 +2,8 @@ import { z } from "zod";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
 import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
-import { addLines, filledMl, namedVessel } from "./shared";
-import { bySize, smallestForLiquid } from "../../vessel";
+import { addLines, workingVessel } from "./shared";
+import { bySize } from "../../vessel";
 import { liquorMass } from "../../pot";
 
 const schema = z.strictObject({ ...stepFields, kind: z.literal("add"), durationMin, vesselId });
@@ -19,21 +19,26 @@ export const add = defineStep({
   cue: "all in, evenly spread",
   cautions: () => [],
   place: "fire",
+  attention: "watch",
+  takesLines: true,
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
-    const named = namedVessel(context, step.vesselId, context.vessel);
-    if (!named.ok) return named;
-    let vessel = named.value;
-    if (!vessel && liquorMass(added.value) > 0) {
-      const pots = context.vessels.filter(v => v.use === "pot" || v.use === "pan");
-      const fits = smallestForLiquid(pots, filledMl(added.value, facts), facts);
-      if (!fits.ok) return fits;
-      vessel = fits.value;
+    if (liquorMass(added.value) > 0 || step.vesselId) {
+      const vessel = workingVessel(
+        context,
+        added.value,
+        step.vesselId,
+        context.vessel?.use === "container" ? ["pot", "pan", "container"] : ["pot", "pan"],
+      );
+      return vessel.ok
+        ? ok(outcome(added.value, vessel.value, minutes(step.durationMin * facts.handTimes)))
+        : vessel;
     }
-    vessel ??= bySize(context.vessels.filter(v => v.use === "pot")).at(-1) ?? null;
+    const vessel =
+      context.vessel ?? bySize(context.vessels.filter(v => v.use === "pot" && !v.closed)).at(-1) ?? null;
     return ok(outcome(added.value, vessel, minutes(step.durationMin * facts.handTimes)));
   },
 });

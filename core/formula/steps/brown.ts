@@ -21,6 +21,8 @@ export const brown = defineStep({
   cue: "brown at the edges, sweet smell, the fond loose under the spoon",
   cautions: () => ["Extraction on; smoking fat is too hot."],
   place: "fire",
+  attention: "watch",
+  takesLines: true,
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;

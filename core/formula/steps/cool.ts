@@ -38,6 +38,8 @@ export const cool = defineStep({
     "This kitchen’s limits: 57 to 21 °C within 2 h, to 5 °C within 6 h in all. Log it; follow your local food code.",
   ],
   place: "cold",
+  attention: "look in",
+  takesLines: false,
   endsAtMark: false,
   apply: context => {
     const { step, facts, vessel, pot } = context;

@@ -31,6 +31,8 @@ export const cover = defineStep({
   cue: "the bones just out of sight, cold water, nothing floating free",
   cautions: () => ["Heavy pot: fill it where it will stand."],
   place: "fire",
+  attention: "watch",
+  takesLines: false,
   endsAtMark: true,
   apply: context => {
     const { step, pot, facts } = context;
@@ -49,7 +51,9 @@ export const cover = defineStep({
         field: context.field,
         message: "There is nothing in the pot to cover. Put the bones in first.",
       });
-    const current = context.vessel && context.vessel.use !== "tray" ? context.vessel : null;
+    const atHand = context.vessel && context.vessel.use !== "tray" ? context.vessel : null;
+    const current =
+      atHand && coverWith(geometryOfVessel(atHand), heaps, mm(step.depthMm), facts).ok ? atHand : null;
     const named = namedVessel(context, step.vesselId, current);
     if (!named.ok) return named;
     const pots = context.vessels.filter(v => v.use === "pot" && !v.closed);

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
 import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
-import { addLines } from "./shared";
+import { addLines, workingVessel } from "./shared";
 
 const schema = z.strictObject({ ...stepFields, kind: z.literal("deglaze"), durationMin });
 
@@ -17,11 +17,16 @@ export const deglaze = defineStep({
   cue: "nothing brown left on the metal",
   cautions: () => ["Steam rises at once: pour slowly, face away."],
   place: "fire",
+  attention: "watch",
+  takesLines: true,
   endsAtMark: false,
   apply: context => {
     const added = addLines(context.pot, context.lines, context.field);
-    return added.ok
-      ? ok(outcome(added.value, context.vessel, minutes(context.step.durationMin * context.facts.handTimes)))
-      : added;
+    if (!added.ok) return added;
+    const vessel = workingVessel(context, added.value, undefined, ["pan", "pot", "tray"]);
+    if (!vessel.ok) return vessel;
+    return ok(
+      outcome(added.value, vessel.value, minutes(context.step.durationMin * context.facts.handTimes)),
+    );
   },
 });

@@ -26,6 +26,8 @@ export const degrease = defineStep({
   cautions: step =>
     step.method === "ladle" ? ["Hot fat: tip away from yourself, into metal, never into water."] : [],
   place: "bench",
+  attention: "watch",
+  takesLines: false,
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;

@@ -21,6 +21,8 @@ export const note = defineStep({
   cue: "",
   cautions: () => [],
   place: "bench",
+  attention: "watch",
+  takesLines: false,
   endsAtMark: false,
   apply: context =>
     ok(outcome(context.pot, context.vessel, minutes(context.step.durationMin * context.facts.handTimes))),

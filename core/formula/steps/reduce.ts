@@ -11,8 +11,7 @@ import {
 } from "../../reduction";
 import { dipMark, geometryOfVessel } from "../../vessel";
 import { defineStep, missingVessel, outcome, stepFields, vesselId } from "../step-kind";
-import { addLines, at, bystanders, displacedIn, filledMl, namedVessel } from "./shared";
-import { smallestForLiquid } from "../../vessel";
+import { addLines, at, bystanders, displacedIn, workingVessel } from "./shared";
 
 const schema = z.strictObject({
   ...stepFields,
@@ -45,28 +44,17 @@ export const reduce = defineStep({
     "Boiling liquor spits as it thickens: lower the flame towards the mark.",
   ],
   place: "fire",
+  attention: "look in",
+  takesLines: true,
   endsAtMark: true,
   apply: context => {
     const { step, facts, burner } = context;
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
     const pot = added.value;
-    const named = namedVessel(
-      context,
-      step.vesselId,
-      context.vessel?.use === "container" ? null : context.vessel,
-    );
-    if (!named.ok) return named;
-    let vessel = named.value;
-    if (!vessel) {
-      const fits = smallestForLiquid(
-        context.vessels.filter(v => !v.closed && (v.use === "pot" || v.use === "pan")),
-        filledMl(pot, facts),
-        facts,
-      );
-      if (!fits.ok) return refuse(...at(context.field, fits.problems));
-      vessel = fits.value;
-    }
+    const working = workingVessel(context, pot, step.vesselId);
+    if (!working.ok) return working;
+    const vessel = working.value;
     if (!burner) return refuse(missingVessel(context.field, "A reduction"));
     const geometry = geometryOfVessel(vessel);
     const flame = heatIntoPan(

@@ -30,6 +30,8 @@ export const roast = defineStep({
     "Fat in the tray can flare in a dirty oven; open the door facing away.",
   ],
   place: "oven",
+  attention: "leave",
+  takesLines: true,
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;

@@ -1,7 +1,10 @@
 import {
   type PotState,
   SHELF_TEMPERATURE_C,
+  type Surroundings,
   addIngredient,
+  evaporate,
+  saturationTemperature,
   liquorMass,
   massOfPools,
   onePool,
@@ -9,19 +12,50 @@ import {
   sumPools,
   volumeMlOf,
 } from "../../pot";
-import { type Millilitres, type Millimetres, ml } from "../../quantity";
-import { type Problem, type Result, ok, refuse } from "../../result";
+import {
+  type Celsius,
+  type Millilitres,
+  type Millimetres,
+  type Seconds,
+  degC,
+  minutes,
+  ml,
+  s,
+  watts,
+} from "../../quantity";
+import { type Problem, type Result, type Warning, ok, refuse, valueOf } from "../../result";
+import {
+  type Lid,
+  type SimulationInput,
+  type Surface,
+  type TracePoint,
+  heatIntoPan,
+  simulate,
+  simulateToGoal,
+} from "../../reduction";
 import type { FactValues } from "../../facts";
-import { type Heap, type Vessel, displacedMl, geometryOfVessel, vesselHeatCapacity } from "../../vessel";
+import {
+  type Heap,
+  type Vessel,
+  displacedMl,
+  geometryOfVessel,
+  smallestForLiquid,
+  vesselHeatCapacity,
+} from "../../vessel";
 import type { ResolvedLine, StepContext } from "../step-kind";
 
-/** Puts the lines of a step into the pot, each at shelf temperature. */
-export function addLines(pot: PotState, lines: readonly ResolvedLine[], field: string): Result<PotState> {
+/** Puts the lines of a step into the pot, each at shelf temperature unless said otherwise. */
+export function addLines(
+  pot: PotState,
+  lines: readonly ResolvedLine[],
+  field: string,
+  temperatureC: Celsius = SHELF_TEMPERATURE_C,
+): Result<PotState> {
   let state = pot;
   for (const [i, line] of lines.entries()) {
     const added = addIngredient(state, line.ingredient, line.massG, {
       id: line.lineId,
-      temperatureC: SHELF_TEMPERATURE_C,
+      temperatureC,
       field: `${field}.lines.${i}.amount`,
     });
     if (!added.ok) return added;
@@ -38,7 +72,7 @@ export const displacedIn = (pot: PotState, facts: FactValues): Millilitres =>
 
 /** Liquor and what it surrounds, as hot as it is: what the stick measures. */
 export const filledMl = (pot: PotState, facts: FactValues): Millilitres =>
-  ml(volumeMlOf(pot.liquor, pot.temperatureC) + displacedIn(pot, facts));
+  ml(volumeMlOf(pot.liquor, Math.max(0, pot.temperatureC)) + displacedIn(pot, facts));
 
 /** The level, or nothing while there is no liquor. Clipped to the rim. */
 export function levelIn(pot: PotState, vessel: Vessel | null, facts: FactValues): Millimetres | null {
@@ -51,6 +85,158 @@ export function bystanders(pot: PotState, vessel: Vessel): number {
   const solids = sumPools([...pot.solids.map(part => part.pools), onePool("fat", pot.floatFatG)]);
   const mass = massOfPools(solids);
   return vesselHeatCapacity(vessel) + (mass > 0 ? mass * specificHeat(solids, pot.temperatureC) : 0);
+}
+
+/** Liquor, solids and floating fat to a given temperature, without time. */
+export const atTemperature = (pot: PotState, temperatureC: Celsius): PotState => ({ ...pot, temperatureC });
+
+/** Where water boils in this kitchen, a degree taken off so that a pot can be kept there. */
+export const nearBoilC = (around: Surroundings): Celsius =>
+  degC(valueOf(saturationTemperature(around.pressurePa)) - 1);
+
+/** What a stretch on the fire made of a pot. */
+export interface Cooked {
+  readonly pot: PotState;
+  readonly durationS: Seconds;
+  readonly course: readonly TracePoint[];
+  readonly warnings: readonly Warning[];
+}
+
+/**
+ * Brings the liquor up to a temperature on the burner; at once when it is there, when there is no burner, or when
+ * there is nothing to boil (a dry purée on the board).
+ */
+export function bringUp<S>(
+  context: StepContext<S>,
+  pot: PotState,
+  vessel: Vessel,
+  toC: Celsius,
+  setting: number,
+  lid: Lid,
+): Result<Cooked> {
+  const still = { pot: atTemperature(pot, toC), durationS: s(0), course: [], warnings: [] };
+  if (!context.burner || pot.temperatureC >= toC || pot.liquor.water < LEAST_WATER_TO_HEAT_G)
+    return ok(still);
+  const geometry = geometryOfVessel(vessel);
+  const flame = heatIntoPan(
+    { kind: context.burner.kind, setting, overlap: 1 },
+    geometry.baseDiameterMm,
+    context.facts,
+  );
+  if (!flame.ok) return refuse(...at(context.field, flame.problems));
+  return cooked(context, pot, vessel, {
+    drive: { watts: flame.value },
+    goal: { temperatureC: toC },
+    lid,
+    surface: "stirred",
+  });
+}
+
+/** Keeps the pot at a temperature for a time; steam leaves by the surface and the lid. */
+export function keepAt<S>(
+  context: StepContext<S>,
+  pot: PotState,
+  vessel: Vessel,
+  how: { readonly holdC: Celsius; readonly min: number; readonly lid: Lid; readonly surface: Surface },
+): Result<Cooked> {
+  if (pot.liquor.water < LEAST_WATER_TO_HEAT_G || how.min <= 0)
+    return ok({ pot: atTemperature(pot, how.holdC), durationS: minutes(how.min), course: [], warnings: [] });
+  return cooked(context, pot, vessel, {
+    drive: { holdC: how.holdC },
+    goal: "time",
+    mostS: minutes(how.min),
+    lid: how.lid,
+    surface: how.surface,
+  });
+}
+
+/** Lets the pot stand off the fire, losing heat and a little steam. */
+export function letStand<S>(
+  context: StepContext<S>,
+  pot: PotState,
+  vessel: Vessel,
+  min: number,
+  lid: Lid,
+): Result<Cooked> {
+  if (pot.liquor.water < LEAST_WATER_TO_HEAT_G || min <= 0)
+    return ok({ pot, durationS: minutes(min), course: [], warnings: [] });
+  return cooked(context, pot, vessel, {
+    drive: { watts: watts(0) },
+    goal: "time",
+    mostS: minutes(min),
+    lid,
+    surface: "lazy",
+  });
+}
+
+/** Less water than this is no liquor to heat: a purée dried on the stove, a bowl of fat. */
+const LEAST_WATER_TO_HEAT_G = 5;
+
+function cooked<S>(
+  context: StepContext<S>,
+  pot: PotState,
+  vessel: Vessel,
+  how: Pick<SimulationInput, "drive" | "goal" | "mostS" | "lid" | "surface">,
+): Result<Cooked> {
+  const run = how.goal === "time" ? simulate : simulateToGoal;
+  const end = run({
+    ...how,
+    liquor: pot.liquor,
+    temperatureC: pot.temperatureC,
+    vessel: geometryOfVessel(vessel),
+    displacedMl: displacedIn(pot, context.facts),
+    heatCapacityJPerK: bystanders(pot, vessel),
+    around: context.around,
+    facts: context.facts,
+    trace: context.trace,
+  });
+  if (!end.ok) return refuse(...at(context.field, end.problems));
+  const steamed = evaporate(pot, end.value.vapour);
+  if (!steamed.ok) return steamed;
+  return ok({
+    pot: { ...steamed.value, temperatureC: end.value.temperatureC },
+    durationS: end.value.endS,
+    course: end.value.trace,
+    warnings: end.warnings,
+  });
+}
+
+/** Two stretches one after the other. */
+export const thenCourse = (first: Cooked, second: Cooked): Cooked => ({
+  pot: second.pot,
+  durationS: s(first.durationS + second.durationS),
+  course: [...first.course, ...second.course.map(p => ({ ...p, atS: s(p.atS + first.durationS) }))],
+  warnings: [...first.warnings, ...second.warnings],
+});
+
+/** A vessel may be filled this far before a cook takes the next one. Common practice, no source. */
+const FILLED_AT_MOST = 0.85;
+
+const takes = (vessel: Vessel, pot: PotState, facts: FactValues): boolean =>
+  filledMl(pot, facts) <= FILLED_AT_MOST * geometryOfVessel(vessel).capacityMl;
+
+/**
+ * The vessel a step works in: the one named, the one at hand while it is large enough, or the smallest that takes
+ * what is in it. Where nothing larger is there, the one at hand, and the step says that it overflows.
+ */
+export function workingVessel<S>(
+  context: StepContext<S>,
+  pot: PotState,
+  id: string | undefined,
+  uses: readonly Vessel["use"][] = ["pot", "pan"],
+): Result<Vessel> {
+  const atHand = context.vessel && uses.includes(context.vessel.use) ? context.vessel : null;
+  const usable = atHand && takes(atHand, pot, context.facts) ? atHand : null;
+  const named = namedVessel(context, id, usable);
+  if (!named.ok) return named;
+  if (named.value) return ok(named.value);
+  const fits = smallestForLiquid(
+    context.vessels.filter(v => !v.closed && uses.includes(v.use)),
+    filledMl(pot, context.facts),
+    context.facts,
+  );
+  if (fits.ok) return fits;
+  return atHand ? ok(atHand) : refuse(...at(context.field, fits.problems));
 }
 
 /** The vessel a step names, or `fallback` when it names none. @errors UNKNOWN_ID */

@@ -6,7 +6,7 @@ import { LIDS, SURFACES, type SimulationInput, heatIntoPan, simulate, simulateTo
 import { heatUpSolids, releaseJuice, simmerSolids } from "../../stock";
 import { bulkMl, geometryOfVessel } from "../../vessel";
 import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
-import { addLines, at, bystanders, displacedIn, heapsOf, levelIn } from "./shared";
+import { addLines, at, bystanders, displacedIn, heapsOf, levelIn, workingVessel } from "./shared";
 
 const schema = z.strictObject({
   ...stepFields,
@@ -41,12 +41,17 @@ export const simmer = defineStep({
   cue: "a bubble now and then, scum drawn to one side, the liquor clear on a spoon",
   cautions: () => ["No open flame unwatched; a forecast or a timer of this program is not a safety device."],
   place: "fire",
+  attention: "look in",
+  takesLines: true,
   endsAtMark: false,
   apply: context => {
-    const { step, facts, vessel, burner } = context;
-    if (!vessel) return refuse(missingVessel(context.field, "A simmer"));
+    const { step, facts, burner } = context;
+    if (!context.vessel) return refuse(missingVessel(context.field, "A simmer"));
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
+    const working = workingVessel(context, added.value, undefined, ["pot", "pan"]);
+    if (!working.ok) return working;
+    const vessel = working.value;
     let pot = releaseJuice(added.value, facts);
     const before = potMass(pot);
     const geometry = geometryOfVessel(vessel);

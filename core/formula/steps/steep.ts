@@ -20,6 +20,8 @@ export const steep = defineStep({
   cue: "fresh herb smell, not stewed",
   cautions: () => ["Leaves and string come out again: count them before blending or serving."],
   place: "bench",
+  attention: "leave",
+  takesLines: true,
   endsAtMark: false,
   apply: context => {
     const { step, facts, vessel } = context;

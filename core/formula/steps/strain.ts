@@ -26,6 +26,8 @@ export const strain = defineStep({
   cue: "the drip slows to single drops",
   cautions: () => ["Heavy and hot: two people or a ladle; never lift a full pot alone."],
   place: "bench",
+  attention: "watch",
+  takesLines: false,
   endsAtMark: false,
   apply: context => {
     const { step, facts } = context;
@@ -36,7 +38,7 @@ export const strain = defineStep({
     let vessel = named.value;
     if (!vessel) {
       const fits = smallestForLiquid(
-        context.vessels.filter(v => v.use === "pot" || v.use === "container"),
+        context.vessels.filter(v => v.use !== "tray" && !v.closed),
         filledMl(pot, facts),
         facts,
       );

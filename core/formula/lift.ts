@@ -1,0 +1,33 @@
+/** Documents as they come from outside: nothing is known of them yet. */
+type Loose = Readonly<Record<string, unknown>>;
+
+const isLoose = (x: unknown): x is Loose => typeof x === "object" && x !== null && !Array.isArray(x);
+
+/** Schema 1 knew two families, no choices, no targets and no way of serving. */
+const FAMILY_OF_1: Readonly<Record<string, string>> = { stock: "brown-stock", glace: "glace" };
+
+const from1 = (document: Loose): Loose => ({
+  ...document,
+  schema: 2,
+  family: FAMILY_OF_1[String(document.family)] ?? "own",
+  choices: {},
+  servedAs: "stock",
+  targets: [],
+});
+
+/** One lift a version: each takes a document of its number to the next. */
+const LIFTS: Readonly<Record<number, (document: Loose) => Loose>> = { 1: from1 };
+
+/**
+ * Brings a document of an earlier schema up to today's, step by step. What is no document, or is of a number nobody
+ * knows, comes back untouched: reading it will refuse it with the reason.
+ */
+export function liftDocument(input: unknown): unknown {
+  let document = input;
+  while (isLoose(document) && typeof document.schema === "number") {
+    const lift = LIFTS[document.schema];
+    if (!lift) break;
+    document = lift(document);
+  }
+  return document;
+}

@@ -1,0 +1,71 @@
+import { z } from "zod";
+import { addIngredient, drain, exitMass, holdBack, solidsMass } from "../../pot";
+import { degC, g, minutes } from "../../quantity";
+import { ok, refuse } from "../../result";
+import { simmerSolids } from "../../stock";
+import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { addLines, at, atTemperature, nearBoilC, workingVessel } from "./shared";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("blanch"),
+  durationMin,
+  /** Water for each gram of what is blanched. */
+  waterPerG: z.number().min(0.5).max(20),
+  /** Into iced water afterwards. */
+  ice: z.boolean(),
+  vesselId,
+});
+
+/** As cold as iced water leaves it, °C. Common practice, no source. */
+const ICED_C = degC(5);
+
+/** A short boil whose water is thrown away: bones lose their scum, greens keep their colour. */
+export const blanch = defineStep({
+  kind: "blanch",
+  label: "Blanch",
+  schema,
+  blank: id => ({ id, kind: "blanch" as const, lines: [], durationMin: 3, waterPerG: 4, ice: false }),
+  title: (_step, names) => (names.length ? `Blanch the ${names.join(", ")}` : "Blanch"),
+  detail: step =>
+    `${step.durationMin} min at the boil, the water goes${step.ice ? "; straight into ice" : ""}`,
+  cue: "bones: grey scum has risen and stopped; greens: bright, still with bite",
+  cautions: step =>
+    step.ice
+      ? ["Drinking-water ice only; clean hands and scoop."]
+      : ["Boiling water: drain away from yourself."],
+  place: "fire",
+  attention: "watch",
+  takesLines: true,
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts } = context;
+    const water = context.ingredientById("water");
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    if (!water || added.value.solids.length === 0)
+      return refuse({
+        code: "EMPTY",
+        field: context.field,
+        message: "There is nothing here to blanch. Put bones or greens in first.",
+      });
+    const bath = addIngredient(added.value, water, g(step.waterPerG * solidsMass(added.value)), {
+      id: `${step.id}-water`,
+      temperatureC: nearBoilC(context.around),
+    });
+    if (!bath.ok) return bath;
+    const vessel = workingVessel(context, bath.value, step.vesselId);
+    if (!vessel.ok) return vessel;
+    const given = simmerSolids(bath.value, minutes(step.durationMin), nearBoilC(context.around), facts);
+    if (!given.ok) return refuse(...at(context.field, given.problems));
+    const drained = drain(given.value, kind => holdBack(kind, facts), 0);
+    if (!drained.ok) return drained;
+    const gone = g(exitMass(drained.value, "drained") - exitMass(context.pot, "drained"));
+    const pot = atTemperature(drained.value, step.ice ? ICED_C : nearBoilC(context.around));
+    return ok(
+      outcome(pot, vessel.value, minutes(step.durationMin * facts.handTimes), {
+        computed: took("blanching water", gone),
+      }),
+    );
+  },
+});

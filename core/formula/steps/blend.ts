@@ -1,0 +1,83 @@
+import { z } from "zod";
+import { emulsify, sieve } from "../../pot";
+import { minutes } from "../../quantity";
+import { type Warning, ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { addLines, workingVessel } from "./shared";
+
+export const BLEND_TOOLS = [
+  "jar blender",
+  "stick blender",
+  "food mill",
+  "ricer",
+  "masher",
+  "food processor",
+] as const;
+const BLADES: readonly string[] = ["jar blender", "stick blender", "food processor"];
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("blend"),
+  tool: z.enum(BLEND_TOOLS),
+  durationMin,
+  /** What must be taken out before: ticked on the Stove. */
+  reserveFirst: z.string().max(120).optional(),
+  vesselId,
+});
+
+/** Above this a closed jar throws its lid, °C. Common practice, no source. */
+const CLOSED_JAR_C = 60;
+
+/** Turns what is cooked and what it lies in into one purée. */
+export const blend = defineStep({
+  kind: "blend",
+  label: "Blend",
+  schema,
+  blank: id => ({ id, kind: "blend" as const, lines: [], tool: "stick blender" as const, durationMin: 4 }),
+  title: step => (BLADES.includes(step.tool) ? "Blend" : "Work to a purée"),
+  detail: step => step.tool,
+  cue: "smooth between tongue and palate",
+  cautions: step =>
+    step.tool === "jar blender"
+      ? ["Hot liquid lifts the lid: a third to half full, vent capped with a folded cloth, start slow."]
+      : step.tool === "stick blender"
+        ? ["At most 60 % full; switch on under the surface, off before lifting."]
+        : [],
+  place: "bench",
+  attention: "watch",
+  takesLines: true,
+  endsAtMark: false,
+  ticks: step => (step.reserveFirst ? [`Set aside before blending: ${step.reserveFirst}`] : []),
+  apply: context => {
+    const { step, facts } = context;
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    const warnings: Warning[] = [];
+    if (step.tool === "jar blender" && added.value.temperatureC > CLOSED_JAR_C)
+      warnings.push({
+        code: "HOT_FILL",
+        message: `At ${Math.round(added.value.temperatureC)} °C: fill the jar a third to half, or let it fall below ${CLOSED_JAR_C} °C first.`,
+      });
+    if (
+      BLADES.includes(step.tool) &&
+      added.value.solids.some(part => /potato/.test(part.name) && /floury/.test(part.name))
+    )
+      warnings.push({
+        code: "POTATO_GLUEY",
+        message: "Floury potato under a blade turns to glue: take the mill or the ricer.",
+      });
+    const bones = added.value.solids.filter(part => /bones|frames|shells|poultry/.test(part.kind));
+    if (bones.length)
+      warnings.push({
+        code: "BONES_IN",
+        message: `${bones.map(part => part.name).join(", ")} still in the pot: strain or lift out before blending.`,
+      });
+    const merged = sieve(added.value, 1, 1);
+    if (!merged.ok) return merged;
+    const pot = emulsify(merged.value, merged.value.floatFatG);
+    if (!pot.ok) return pot;
+    const vessel = workingVessel(context, pot.value, step.vesselId, ["pan", "pot", "container"]);
+    if (!vessel.ok) return vessel;
+    return ok(outcome(pot.value, vessel.value, minutes(step.durationMin * facts.handTimes), { warnings }));
+  },
+});

@@ -1,0 +1,34 @@
+import { z } from "zod";
+import { drain as drainPot, exitMass, holdBack } from "../../pot";
+import { g, minutes } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+
+const schema = z.strictObject({ ...stepFields, kind: z.literal("drain"), durationMin });
+
+/** Pours the cooking liquor off and keeps what was cooked in it. */
+export const drain = defineStep({
+  kind: "drain",
+  label: "Drain",
+  schema,
+  blank: id => ({ id, kind: "drain" as const, lines: [], durationMin: 5 }),
+  title: () => "Drain",
+  detail: step => `${step.durationMin} min in the colander; the liquor goes`,
+  cue: "no more than a drop a second",
+  cautions: () => ["Hot and heavy: drain away from yourself, two people for a full pot."],
+  place: "bench",
+  attention: "look in",
+  takesLines: false,
+  endsAtMark: false,
+  apply: context => {
+    const { facts } = context;
+    const pot = drainPot(context.pot, kind => holdBack(kind, facts), facts.fatCling);
+    if (!pot.ok) return pot;
+    const gone = g(exitMass(pot.value, "drained") - exitMass(context.pot, "drained"));
+    return ok(
+      outcome(pot.value, context.vessel, minutes(context.step.durationMin * facts.handTimes), {
+        computed: took("drained off", gone),
+      }),
+    );
+  },
+});

@@ -1,0 +1,50 @@
+import { z } from "zod";
+import { emulsify as beatIn } from "../../pot";
+import { minutes } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { addLines, workingVessel } from "./shared";
+
+export const EMULSION_TOOLS = [
+  "fork",
+  "whisk",
+  "stand mixer",
+  "food processor",
+  "jar blender",
+  "stick blender",
+  "homogeniser",
+] as const;
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("emulsify"),
+  tool: z.enum(EMULSION_TOOLS),
+  durationMin,
+  vesselId,
+});
+
+/** Beats oil or fat into water until they hold together; everything fat in the bowl is taken up. */
+export const emulsify = defineStep({
+  kind: "emulsify",
+  label: "Emulsify",
+  schema,
+  blank: id => ({ id, kind: "emulsify" as const, lines: [], tool: "whisk" as const, durationMin: 7 }),
+  title: (_step, names) => (names.length ? `Beat in ${names.join(", ")}` : "Beat to an emulsion"),
+  detail: step => `${step.tool}; thin drops for the first tenth, then a thread`,
+  cue: "it holds the track of the whisk and shines",
+  cautions: () => ["Raw egg: cold at once, 5 °C or below, one day; say so to vulnerable guests."],
+  place: "bench",
+  attention: "watch",
+  takesLines: true,
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts } = context;
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    const pot = beatIn(added.value, added.value.floatFatG);
+    if (!pot.ok) return pot;
+    const vessel = workingVessel(context, pot.value, step.vesselId, ["container", "pan", "pot"]);
+    if (!vessel.ok) return vessel;
+    return ok(outcome(pot.value, vessel.value, minutes(step.durationMin * facts.handTimes)));
+  },
+});

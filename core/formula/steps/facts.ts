@@ -1,0 +1,12 @@
+/** What the steps take for granted until a kitchen has weighed it. Source: docs/models.md "Steps". */
+const OURS = "our estimate, to be sharpened by the kitchen’s own weighings";
+
+// prettier-ignore
+export const STEP_FACTS = {
+  sweatLoss: { value: 0.15, lo: 0.08, hi: 0.25, mark: "E", unit: "share", label: "weight vegetables lose while sweating", source: OURS },
+  cureUptake: { value: 0.35, lo: 0.2, hi: 0.5, mark: "E", unit: "share", label: "salt of a dry cure that stays after rinsing", source: OURS },
+  dustReaches: { value: 0.5, lo: 0.3, hi: 0.7, mark: "T", unit: "share", label: "dusted flour that reaches the pan", source: "common practice, no source" },
+  renderedFat: { value: 0.85, lo: 0.75, hi: 0.92, mark: "E", unit: "of the fat", label: "fat that melts out of trim", source: OURS },
+  thawDrip: { value: 0.01, lo: 0, hi: 0.03, mark: "E", unit: "share", label: "what a thawed liquor leaves as drip", source: OURS },
+  crispLoss: { value: 0.7, lo: 0.5, hi: 0.85, mark: "E", unit: "of the water", label: "water that leaves trim while it renders", source: OURS },
+} as const;

@@ -1,0 +1,42 @@
+import { z } from "zod";
+import { retainedShare } from "../../alcohol";
+import { evaporate } from "../../pot";
+import { minutes } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+import { addLines } from "./shared";
+
+const schema = z.strictObject({ ...stepFields, kind: z.literal("flame"), durationMin });
+
+/** Lights a spirit: some of its alcohol burns, never all of it. */
+export const flame = defineStep({
+  kind: "flame",
+  label: "Flame",
+  schema,
+  blank: id => ({ id, kind: "flame" as const, lines: [], durationMin: 1 }),
+  title: (_step, names) => (names.length ? `Flame the ${names.join(", ")}` : "Flame"),
+  detail: () => "off the heat, lit, until it goes out by itself",
+  cue: "the blue flame is gone and does not come back",
+  cautions: () => [
+    "Follow the local fire rule for hood and extraction. Measured into a cup, never from the bottle; lid at hand, hair and sleeves back.",
+    "Most of the alcohol stays: say so to guests who avoid it.",
+  ],
+  place: "fire",
+  attention: "watch",
+  takesLines: true,
+  endsAtMark: false,
+  apply: context => {
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    const kept = retainedShare("flamed", 0, context.facts);
+    if (!kept.ok) return kept;
+    const burnt = added.value.liquor.ethanol * (1 - kept.value);
+    const pot = evaporate(added.value, { water: 0, ethanol: burnt });
+    if (!pot.ok) return pot;
+    return ok(
+      outcome(pot.value, context.vessel, minutes(context.step.durationMin * context.facts.handTimes), {
+        computed: took("alcohol burnt", burnt),
+      }),
+    );
+  },
+});

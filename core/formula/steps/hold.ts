@@ -1,0 +1,52 @@
+import { z } from "zod";
+import { potMass } from "../../pot";
+import { degC } from "../../quantity";
+import { ok, refuse } from "../../result";
+import { LIDS } from "../../reduction";
+import { defineStep, durationMin, missingVessel, outcome, stepFields, took } from "../step-kind";
+import { keepAt } from "./shared";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("hold"),
+  holdC: z.number().min(30).max(98),
+  durationMin,
+  lid: z.enum(LIDS),
+});
+
+/** Keeps it warm for service: water goes on leaving, so the salt climbs. */
+export const hold = defineStep({
+  kind: "hold",
+  label: "Hold for service",
+  schema,
+  blank: id => ({ id, kind: "hold" as const, lines: [], holdC: 65, durationMin: 60, lid: "on" as const }),
+  title: step => `Hold at ${step.holdC} °C`,
+  detail: step => `at most ${step.durationMin} min, lid ${step.lid}`,
+  cue: "stirred, no skin",
+  cautions: step =>
+    step.holdC < 60
+      ? ["Below the hot-hold limit time is the control: the clock starts when it is made, then it goes."]
+      : ["Checked and logged every two hours; follow your local food code."],
+  place: "fire",
+  attention: "leave",
+  takesLines: false,
+  endsAtMark: false,
+  apply: context => {
+    const { step, vessel } = context;
+    if (!vessel) return refuse(missingVessel(context.field, "Holding"));
+    const kept = keepAt(context, context.pot, vessel, {
+      holdC: degC(step.holdC),
+      min: step.durationMin,
+      lid: step.lid,
+      surface: "lazy",
+    });
+    if (!kept.ok) return kept;
+    return ok(
+      outcome(kept.value.pot, vessel, kept.value.durationS, {
+        course: kept.value.course,
+        warnings: kept.value.warnings,
+        computed: took("lost as steam", potMass(context.pot) - potMass(kept.value.pot)),
+      }),
+    );
+  },
+});

@@ -1,0 +1,76 @@
+import { z } from "zod";
+import { emulsify, liquorMass } from "../../pot";
+import { degC, minutes } from "../../quantity";
+import { type Warning, ok, refuse } from "../../result";
+import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
+import { addLines, atTemperature } from "./shared";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("liaison"),
+  /** Where it is taken to and held, °C. */
+  toC: z.number().min(40).max(100),
+  durationMin,
+});
+
+/** Yolk sets from here on, °C; it curdles above the ceiling, which flour lifts. Source: docs/models.md "Liaison". */
+const SETS_FROM_C = 75;
+const CEILING_C = { bare: 82, withFlour: 90 } as const;
+/** Starch that counts as a flour-bound sauce, g per g. Our estimate. */
+const FLOUR_BOUND = 0.015;
+
+export const ceilingOf = (starchShare: number): number =>
+  starchShare >= FLOUR_BOUND ? CEILING_C.withFlour : CEILING_C.bare;
+
+/** Binds with yolk and cream, tempered first, never boiled. */
+export const liaison = defineStep({
+  kind: "liaison",
+  label: "Liaison",
+  schema,
+  blank: id => ({ id, kind: "liaison" as const, lines: [], toC: 80, durationMin: 6 }),
+  title: () => "Bind with yolk and cream",
+  detail: step => `temper with a ladle at a time, back to ${step.toC} °C, never boiling`,
+  cue: "coats the spoon; a finger’s line stays clean",
+  cautions: step => [
+    `Alarm 2 °C under the ceiling. ${step.toC < SETS_FROM_C ? "Raw yolk: the raw-egg caution stays below 75 °C." : "Egg: say so on the label."}`,
+  ],
+  place: "fire",
+  attention: "watch",
+  takesLines: true,
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts, vessel } = context;
+    if (!vessel) return refuse(missingVessel(context.field, "A liaison"));
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    const bound = emulsify(added.value, added.value.floatFatG);
+    if (!bound.ok) return bound;
+    const mass = liquorMass(bound.value);
+    const ceiling = ceilingOf(mass > 0 ? bound.value.liquor.starch / mass : 0);
+    if (step.toC > ceiling)
+      return refuse({
+        code: "OUT_OF_RANGE",
+        field: `${context.field}.toC`,
+        value: step.toC,
+        allowed: { max: ceiling },
+        message: `At ${step.toC} °C this liaison curdles: ${ceiling} °C is the ceiling ${ceiling === CEILING_C.bare ? "without flour; a flour-bound sauce takes 90 °C" : "in a flour-bound sauce"}. Type ${ceiling - 2} °C or less.`,
+      });
+    const warnings: Warning[] =
+      step.toC < SETS_FROM_C
+        ? [
+            {
+              code: "LIAISON_UNDERCOOKED",
+              message: `Below ${SETS_FROM_C} °C the yolk does not bind, and it stays raw egg.`,
+            },
+          ]
+        : [];
+    return ok(
+      outcome(
+        atTemperature(bound.value, degC(step.toC)),
+        vessel,
+        minutes(step.durationMin * facts.handTimes),
+        { warnings },
+      ),
+    );
+  },
+});

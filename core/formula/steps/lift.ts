@@ -1,0 +1,69 @@
+import { z } from "zod";
+import { exitMass, holdBack, strain as strainPot } from "../../pot";
+import { minutes } from "../../quantity";
+import { ok, refuse } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("lift"),
+  what: z.enum(["aromatics", "everything solid"]),
+  /** Kept for the plate or the next pot; else it goes. */
+  keep: z.boolean(),
+  /** What must come out again, counted: "2 cinnamon, 5 bay, 1 bundle". */
+  tally: z.string().max(120).optional(),
+  durationMin,
+});
+
+/** Takes whole things out by hand: the bundle of herbs, the poached meat. What went in is counted out. */
+export const lift = defineStep({
+  kind: "lift",
+  label: "Lift out",
+  schema,
+  blank: id => ({
+    id,
+    kind: "lift" as const,
+    lines: [],
+    what: "aromatics" as const,
+    keep: false,
+    durationMin: 2,
+  }),
+  title: step =>
+    step.what === "aromatics"
+      ? "Lift the aromatics out"
+      : step.keep
+        ? "Lift out and keep"
+        : "Lift it all out",
+  detail: step => (step.tally ? `count them: ${step.tally}` : "count them in, count them out"),
+  cue: "the tally is complete",
+  cautions: () => [
+    "String, bay, cinnamon and foil are no food: nothing may stay in before blending or serving.",
+  ],
+  place: "bench",
+  attention: "watch",
+  takesLines: false,
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts, pot } = context;
+    const out = pot.solids.filter(part => step.what !== "aromatics" || part.kind === "herbs");
+    if (!out.length)
+      return refuse({
+        code: "EMPTY",
+        field: context.field,
+        message:
+          step.what === "aromatics"
+            ? "No herb or spice is in the pot to lift out here."
+            : "Nothing solid is in the pot to lift out here.",
+      });
+    const lifted = strainPot({ ...pot, solids: out }, kind => holdBack(kind, facts), 0);
+    const rest = { ...lifted, solids: pot.solids.filter(part => !out.includes(part)) };
+    return ok(
+      outcome(rest, context.vessel, minutes(step.durationMin * facts.handTimes), {
+        computed: took(
+          step.keep ? "kept aside, with what clings" : "lifted out, with what clings",
+          exitMass(rest, "strained") - exitMass(pot, "strained"),
+        ),
+      }),
+    );
+  },
+});

@@ -1,0 +1,47 @@
+import { z } from "zod";
+import { potMass } from "../../pot";
+import { degC } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, outcome, stepFields, took, vesselId } from "../step-kind";
+import { addLines, bringUp, nearBoilC, workingVessel } from "./shared";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("reheat"),
+  toC: z.number().min(30).max(105),
+  setting: z.number().gt(0).max(1),
+  vesselId,
+});
+
+/** Brings it up again, lid on. What would be over the boil here stops a degree under it. */
+export const reheat = defineStep({
+  kind: "reheat",
+  label: "Heat up",
+  schema,
+  blank: id => ({ id, kind: "reheat" as const, lines: [], toC: 75, setting: 0.6 }),
+  title: step => `Heat to ${step.toC} °C`,
+  detail: () => "lid on, stirred",
+  cue: "steam when the lid lifts; the probe says it",
+  cautions: () => ["Reheat once, through and through; gelatin stocks to 74 °C at least. Do not cool again."],
+  place: "fire",
+  attention: "look in",
+  takesLines: true,
+  endsAtMark: false,
+  apply: context => {
+    const { step } = context;
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    const vessel = workingVessel(context, added.value, step.vesselId);
+    if (!vessel.ok) return vessel;
+    const toC = degC(Math.min(step.toC, nearBoilC(context.around)));
+    const up = bringUp(context, added.value, vessel.value, toC, step.setting, "on");
+    if (!up.ok) return up;
+    return ok(
+      outcome(up.value.pot, vessel.value, up.value.durationS, {
+        course: up.value.course,
+        warnings: up.value.warnings,
+        computed: took("lost as steam", potMass(added.value) - potMass(up.value.pot)),
+      }),
+    );
+  },
+});

@@ -1,0 +1,33 @@
+import { z } from "zod";
+import { LIDS } from "../../reduction";
+import { ok, refuse } from "../../result";
+import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
+import { addLines, letStand } from "./shared";
+
+const schema = z.strictObject({ ...stepFields, kind: z.literal("rest"), durationMin, lid: z.enum(LIDS) });
+
+/** Off the fire, standing: it cools a little and settles. Juices that run meanwhile come back as a line. */
+export const rest = defineStep({
+  kind: "rest",
+  label: "Rest",
+  schema,
+  blank: id => ({ id, kind: "rest" as const, lines: [], durationMin: 10, lid: "on" as const }),
+  title: () => "Rest off the fire",
+  detail: step => `${step.durationMin} min, lid ${step.lid}`,
+  cue: "still, clear on top",
+  cautions: () => ["Resting juices of meat: the sauce goes back to the boil after they come in."],
+  place: "bench",
+  attention: "leave",
+  takesLines: true,
+  endsAtMark: false,
+  apply: context => {
+    const { step, vessel } = context;
+    if (!vessel) return refuse(missingVessel(context.field, "Resting"));
+    const stood = letStand(context, context.pot, vessel, step.durationMin, step.lid);
+    if (!stood.ok) return stood;
+    const added = addLines(stood.value.pot, context.lines, context.field);
+    return added.ok
+      ? ok(outcome(added.value, vessel, stood.value.durationS, { course: stood.value.course }))
+      : added;
+  },
+});

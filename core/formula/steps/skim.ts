@@ -1,0 +1,52 @@
+import { z } from "zod";
+import { exitMass, liquorMass, skimFat, skimMass } from "../../pot";
+import { g, minutes } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("skim"),
+  durationMin,
+  /** How many times over the step. */
+  times: z.number().int().min(1).max(60),
+  /** Weighed skimmings, where somebody weighed them. */
+  massG: z.number().nonnegative().max(50_000).optional(),
+});
+
+/** Scum carries about this share of the liquor away each time. Our estimate. */
+const SCUM_SHARE = 0.002;
+
+/** Takes scum and the first fat off while it simmers. */
+export const skim = defineStep({
+  kind: "skim",
+  label: "Skim",
+  schema,
+  blank: id => ({ id, kind: "skim" as const, lines: [], durationMin: 5, times: 1 }),
+  title: () => "Skim",
+  detail: step =>
+    step.times > 1 ? `${step.times} times, from the cool side` : "scum and first fat, from the cool side",
+  cue: "the liquor shows between the eyes of fat",
+  cautions: () => [],
+  place: "fire",
+  attention: "watch",
+  takesLines: false,
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts } = context;
+    const done =
+      step.massG === undefined ? scum(context.pot) : skimMass(context.pot, g(step.massG), facts.ladleCarry);
+    if (!done.ok) return done;
+    const taken = exitMass(done.value, "skim") - exitMass(context.pot, "skim");
+    return ok(
+      outcome(done.value, context.vessel, minutes(step.durationMin * facts.handTimes), {
+        computed: took("scum and fat", taken),
+      }),
+    );
+
+    function scum(pot: typeof context.pot) {
+      const fat = skimFat(pot, 1 - Math.pow(1 - facts.ladleFat / 4, step.times), facts.ladleCarry);
+      return fat.ok ? skimMass(fat.value, g(liquorMass(pot) * SCUM_SHARE * step.times), 0) : fat;
+    }
+  },
+});

@@ -1,0 +1,59 @@
+import { z } from "zod";
+import { absorb, massOfPools, pour } from "../../pot";
+import { g, minutes } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { addLines, workingVessel } from "./shared";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("soak"),
+  durationMin,
+  /** Grams of liquor a gram of what goes in drinks. */
+  drinks: z.number().min(0).max(12),
+  /** Liquor left behind with the grit, per cent. */
+  leavePct: z.number().min(0).max(60),
+  vesselId,
+});
+
+/** Lets dried things drink; the last of the liquor stays behind with the grit. */
+export const soak = defineStep({
+  kind: "soak",
+  label: "Soak",
+  schema,
+  blank: id => ({ id, kind: "soak" as const, lines: [], durationMin: 30, drinks: 3, leavePct: 10 }),
+  title: (_step, names) => (names.length ? `Soak the ${names[0]}` : "Soak"),
+  detail: step =>
+    `${step.durationMin} min${step.leavePct ? `, lift out, leave the last ${step.leavePct} % with the grit` : ""}`,
+  cue: "soft to the heart, no pale core when cut",
+  cautions: () => ["Soaking liquor of wild mushrooms: strain it, then boil it through."],
+  place: "bench",
+  attention: "leave",
+  takesLines: true,
+  endsAtMark: false,
+  apply: context => {
+    const { step } = context;
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    const vessel = workingVessel(context, added.value, step.vesselId, ["pan", "pot", "container"]);
+    if (!vessel.ok) return vessel;
+    let pot = added.value;
+    for (const line of context.lines.filter(l => l.ingredient.phase === "solids")) {
+      const drunk = absorb(
+        pot,
+        line.lineId,
+        g(Math.min(step.drinks * line.massG, massOfPools(pot.liquor) * 0.98)),
+      );
+      if (!drunk.ok) return drunk;
+      pot = drunk.value;
+    }
+    const left = g((massOfPools(pot.liquor) * step.leavePct) / 100);
+    const clear = pour(pot, left);
+    if (!clear.ok) return clear;
+    return ok(
+      outcome(clear.value, vessel.value, minutes(step.durationMin), {
+        computed: took("left with the grit", left),
+      }),
+    );
+  },
+});

@@ -1,0 +1,43 @@
+import { z } from "zod";
+import { dryPart, massOfPools } from "../../pot";
+import { degC, g, minutes } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { addLines, atTemperature, workingVessel } from "./shared";
+
+const schema = z.strictObject({ ...stepFields, kind: z.literal("sweat"), durationMin, vesselId });
+
+/** Moist vegetables in fat stay a little under the boil, °C. Common practice, no source. */
+const SWEATING_C = degC(92);
+
+/** Softens vegetables in fat without colour; only what this step adds loses weight. */
+export const sweat = defineStep({
+  kind: "sweat",
+  label: "Sweat",
+  schema,
+  blank: id => ({ id, kind: "sweat" as const, lines: [], durationMin: 8 }),
+  title: (_step, names) =>
+    names.length > 3 ? "Sweat the vegetables" : names.length ? `Sweat the ${names.join(", ")}` : "Sweat",
+  detail: step => `${step.durationMin} min, low, no colour`,
+  cue: "translucent, soft under the spoon, nothing brown",
+  cautions: () => [],
+  place: "fire",
+  attention: "watch",
+  takesLines: true,
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts } = context;
+    const added = addLines(context.pot, context.lines, context.field);
+    if (!added.ok) return added;
+    const vessel = workingVessel(context, added.value, step.vesselId, ["pan", "pot", "tray"]);
+    if (!vessel.ok) return vessel;
+    let pot = added.value;
+    const before = massOfPools(pot.exits.vapour);
+    for (const line of context.lines) pot = dryPart(pot, line.lineId, g(facts.sweatLoss * line.massG));
+    return ok(
+      outcome(atTemperature(pot, SWEATING_C), vessel.value, minutes(step.durationMin * facts.handTimes), {
+        computed: took("lost as steam", massOfPools(pot.exits.vapour) - before),
+      }),
+    );
+  },
+});

@@ -1,0 +1,43 @@
+import { z } from "zod";
+import { liquorMass, pour } from "../../pot";
+import { degC, g, minutes } from "../../quantity";
+import { ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("thaw"),
+  toC: z.number().min(0).max(8),
+  durationMin,
+});
+
+/** Thaws in the cold; a little stays behind as drip. */
+export const thaw = defineStep({
+  kind: "thaw",
+  label: "Thaw",
+  schema,
+  blank: id => ({ id, kind: "thaw" as const, lines: [], toC: 4, durationMin: 720 }),
+  title: () => "Thaw in the cold",
+  detail: step => `to ${step.toC} °C, covered`,
+  cue: "no ice under the spoon",
+  cautions: () => ["Thaw cold, use within a day, never refreeze."],
+  place: "cold",
+  attention: "leave",
+  takesLines: false,
+  endsAtMark: false,
+  apply: context => {
+    const drip = g(liquorMass(context.pot) * context.facts.thawDrip);
+    const pot = pour(context.pot, drip);
+    if (!pot.ok) return pot;
+    return ok(
+      outcome(
+        { ...pot.value, temperatureC: degC(context.step.toC) },
+        context.vessel,
+        minutes(context.step.durationMin),
+        {
+          computed: took("drip", drip),
+        },
+      ),
+    );
+  },
+});

@@ -1,0 +1,108 @@
+import { z } from "zod";
+import { emulsify, liquorMass, potMass } from "../../pot";
+import { degC, g, minutes } from "../../quantity";
+import { type Warning, ok } from "../../result";
+import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { addLines, bringUp, keepAt, nearBoilC, thenCourse, workingVessel } from "./shared";
+
+/** How a thickener goes in. */
+export const THICKEN_FORMS = ["roux", "beurre manié", "slurry", "dusted", "cooked in", "stirred in"] as const;
+
+const schema = z.strictObject({
+  ...stepFields,
+  kind: z.literal("thicken"),
+  form: z.enum(THICKEN_FORMS),
+  /** Whether the roux is hot when the liquor comes to it. */
+  rouxHot: z.boolean(),
+  /** Simmered afterwards. */
+  durationMin,
+  vesselId,
+});
+
+/** Liquor warmer than this is hot to a roux, °C. Common practice, no source. */
+const HOT_LIQUOR_C = 60;
+/** Simmering thickened sauce stands a little under the boil, °C below. Common practice, no source. */
+const UNDER_BOIL_C = 3;
+
+const FORM_WORDS: Record<(typeof THICKEN_FORMS)[number], string> = {
+  roux: "whisked into the roux a third at a time",
+  "beurre manié": "by pieces, whisked",
+  slurry: "stirred into cold liquid first, then in",
+  dusted: "flour over the pan, cooked a minute",
+  "cooked in": "cooked in it until it falls apart",
+  "stirred in": "stirred in until it is smooth",
+};
+
+/** Binds the liquor with starch and keeps it simmering until it tastes cooked; its fat is taken up. */
+export const thicken = defineStep({
+  kind: "thicken",
+  label: "Thicken",
+  schema,
+  blank: id => ({
+    id,
+    kind: "thicken" as const,
+    lines: [],
+    form: "roux" as const,
+    rouxHot: false,
+    durationMin: 20,
+  }),
+  title: (step, names) =>
+    names.length
+      ? `Bind with ${step.form === "stirred in" ? names.join(", ") : step.form === "cooked in" ? names.join(", ") : step.form}`
+      : `Bind: ${step.form}`,
+  detail: step => `${FORM_WORDS[step.form]}; ${step.durationMin} min simmering`,
+  cue: "no raw flour on the tongue, coats the spoon, a line stays",
+  cautions: step =>
+    step.form === "beurre manié" || step.form === "dusted" || step.form === "slurry"
+      ? ["Raw flour is not ready to eat: back to the boil after it goes in, then at least 3–5 min."]
+      : ["It catches: flat spoon, low flame, into the corners."],
+  place: "fire",
+  attention: "look in",
+  takesLines: true,
+  endsAtMark: false,
+  apply: context => {
+    const { step, facts, pot: start } = context;
+    const warnings: Warning[] = [];
+    if (step.form === "roux" && step.rouxHot && liquorMass(start) > 0 && start.temperatureC > HOT_LIQUOR_C)
+      warnings.push({
+        code: "LUMPS",
+        message: `Hot roux and liquor at ${Math.round(start.temperatureC)} °C: lumps. One hot, one cold: let the roux cool or take cold stock.`,
+      });
+    const lines =
+      step.form === "dusted"
+        ? context.lines.map(line => ({ ...line, massG: g(line.massG * facts.dustReaches) }))
+        : context.lines;
+    const added = addLines(start, lines, context.field);
+    if (!added.ok) return added;
+    const bound = emulsify(added.value, added.value.floatFatG);
+    if (!bound.ok) return bound;
+    const vessel = workingVessel(context, bound.value, step.vesselId);
+    if (!vessel.ok) return vessel;
+    const simmerC = degC(nearBoilC(context.around) - UNDER_BOIL_C + 1);
+    const up = bringUp(context, bound.value, vessel.value, simmerC, 0.7, "off");
+    if (!up.ok) return up;
+    const kept = keepAt(context, up.value.pot, vessel.value, {
+      holdC: simmerC,
+      min: step.durationMin,
+      lid: "off",
+      surface: "skin",
+    });
+    if (!kept.ok) return kept;
+    const all = thenCourse(up.value, kept.value);
+    return ok(
+      outcome(all.pot, vessel.value, minutes(all.durationS / 60), {
+        computed: [
+          ...(step.form === "dusted"
+            ? took(
+                "flour that stays on the meat or the board",
+                context.lines.reduce((m, l) => m + l.massG, 0) * (1 - facts.dustReaches),
+              )
+            : []),
+          ...took("lost as steam", potMass(bound.value) - potMass(all.pot)),
+        ],
+        warnings: [...warnings, ...all.warnings],
+        course: all.course,
+      }),
+    );
+  },
+});

@@ -1,0 +1,99 @@
+import type { Ingredient } from "../larder";
+import type { PotState } from "../pot";
+import type { Result } from "../result";
+import type { Vessel } from "../vessel";
+import type { FormulaDocument } from "./document";
+import type { Kitchen } from "./kitchen";
+import type { ResolvedLine, StepOutcome } from "./step-kind";
+import type { Step } from "./steps";
+
+interface KnownStep {
+  readonly step: Step;
+  readonly pot: PotState;
+  readonly vessel: Vessel | null;
+  readonly lines: readonly ResolvedLine[];
+  readonly trace: boolean;
+  readonly where: Pick<Kitchen, "facts" | "around" | "burner" | "vessels">;
+  readonly done: Result<StepOutcome>;
+}
+
+interface KnownProduct {
+  readonly document: FormulaDocument;
+  readonly where: Pick<Kitchen, "facts" | "around" | "burner" | "vessels" | "ingredientById">;
+  readonly ingredient: Ingredient;
+  /** Documents it drew on in turn, by id: none of them may have changed. */
+  readonly drewOn: ReadonlyMap<string, FormulaDocument>;
+}
+
+const sameLines = (a: readonly ResolvedLine[], b: readonly ResolvedLine[]): boolean =>
+  a.length === b.length &&
+  a.every(
+    (line, i) =>
+      line.massG === b[i]?.massG && line.ingredient === b[i].ingredient && line.lineId === b[i].lineId,
+  );
+
+/**
+ * What earlier walks worked out. Documents, pots and kitchens never change in place, so what is the same object is the
+ * same thing: an edit of one step leaves all steps before it untouched, simulated reductions among them.
+ */
+export class WalkCache {
+  readonly #steps = new Map<string, KnownStep>();
+  readonly #products = new Map<string, KnownProduct>();
+
+  step(
+    key: Omit<KnownStep, "done" | "where">,
+    kitchen: Kitchen,
+    work: () => Result<StepOutcome>,
+  ): Result<StepOutcome> {
+    const known = this.#steps.get(key.step.id);
+    if (
+      known &&
+      known.step === key.step &&
+      known.pot === key.pot &&
+      known.vessel === key.vessel &&
+      known.trace === key.trace &&
+      known.where.facts === kitchen.facts &&
+      known.where.around === kitchen.around &&
+      known.where.burner === kitchen.burner &&
+      known.where.vessels === kitchen.vessels &&
+      sameLines(known.lines, key.lines)
+    )
+      return known.done;
+    const done = work();
+    const { facts, around, burner, vessels } = kitchen;
+    this.#steps.set(key.step.id, { ...key, where: { facts, around, burner, vessels }, done });
+    return done;
+  }
+
+  product(id: string, document: FormulaDocument, kitchen: Kitchen): Ingredient | null {
+    const known = this.#products.get(id);
+    if (
+      !known ||
+      known.document !== document ||
+      known.where.facts !== kitchen.facts ||
+      known.where.around !== kitchen.around ||
+      known.where.burner !== kitchen.burner ||
+      known.where.vessels !== kitchen.vessels ||
+      known.where.ingredientById !== kitchen.ingredientById
+    )
+      return null;
+    for (const [other, was] of known.drewOn) if (kitchen.data.formulas[other] !== was) return null;
+    return known.ingredient;
+  }
+
+  keepProduct(
+    id: string,
+    document: FormulaDocument,
+    kitchen: Kitchen,
+    ingredient: Ingredient,
+    drewOn: ReadonlyMap<string, FormulaDocument>,
+  ): void {
+    const { facts, around, burner, vessels, ingredientById } = kitchen;
+    this.#products.set(id, {
+      document,
+      where: { facts, around, burner, vessels, ingredientById },
+      ingredient,
+      drewOn,
+    });
+  }
+}
