@@ -1,6 +1,6 @@
 import { Printer } from "lucide-react";
 import { Form, data } from "react-router";
-import { intervalsAlong, labelOf, namesIn, openKitchen, relationInWords, walk, withBase } from "~/core/formula";
+import { intervalsAlong, labelOf, multiply, namesIn, openKitchen, relationInWords, walk } from "~/core/formula";
 import { ALLERGENS } from "~/core/larder";
 import { g, printDuration, printKilograms, printMass, printNumber, printVolume } from "~/core/quantity";
 import { batchesOf, database, findVersion } from "~/data";
@@ -24,7 +24,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const size = asked === null ? null : readMass("The batch size")(asked);
   const batches = await batchesOf(db, version.versionId);
   const baseG = size?.ok ? size.value : (batches[0]?.baseG ?? version.document.base.massG);
-  const document = withBase(version.document, g(baseG));
+  const document = multiply(version.document, baseG / version.document.base.massG);
   const intervals = intervalsAlong(document, kitchen);
   return {
     kitchen,

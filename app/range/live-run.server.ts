@@ -1,6 +1,5 @@
-import { intervalsAlong, openKitchen, walk, withBase } from "~/core/formula";
+import { intervalsAlong, multiply, openKitchen, walk } from "~/core/formula";
 import type { FormulaDocument, KitchenData } from "~/core/formula";
-import { g } from "~/core/quantity";
 import { type StepBand, type RunEvent, UNKNOWN_BAND, fold, stepBand } from "~/core/run";
 import { type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";
 
@@ -40,7 +39,7 @@ export async function loadLiveRun(run: StoredRun, kitchen: KitchenData): Promise
     eventsOf(db, [run.id]),
   ]);
   if (!version) return null;
-  const document = withBase(version.document, g(run.baseG));
+  const document = multiply(version.document, run.baseG / version.document.base.massG);
   return {
     run,
     versionNumber: version.number,

@@ -36,7 +36,7 @@ export {
   factorByIngredient,
   massForCovers,
   withBase,
-} from "./scale";
+} from "./scaling/yield";
 export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
 export type { Askable, ExplainedInput, Explanation } from "./explanation";
 export { explain, namesIn } from "./explain";
@@ -62,3 +62,23 @@ export {
 export { type LineAmount, reachOf } from "./line-amounts";
 export { type FormulaMoved, type Moved, brandChange, formulasUsing } from "./brand-change";
 export { type WorkedOut, takeSum } from "./take-sum";
+export { multiply, withLineMass } from "./scaling/multiply";
+export { type ScaleClass, firstDoseShare, scaleClassOf } from "./scaling/doses";
+export { BOWL_FILL, bowlBatches, scaleEvaporation } from "./scaling/evaporation";
+export { largestRemainder, resolutionOf, roundToScales } from "./scaling/rounding";
+export {
+  type ScalePolicy,
+  type ScaleTo,
+  type Scaled,
+  type ScaledLine,
+  type ScaledStep,
+  scaleFormula,
+} from "./scaling/scale-formula";
+export { type Conflict, type Merged, type Picks, mergeDocuments } from "./compare/merge";
+export { type Change, diffFormulas } from "./compare/diff";
+export { type OutcomeRow, compareOutcomes } from "./compare/outcome";
+export { type SaltEntry, saltLedger, saltOfParts } from "./ledger";
+export { type PrepList, prepList } from "./prep-list";
+export { vesselPath } from "./vessel-path";
+export { swapMain } from "./swap-main";
+export { type Achieved, type Backwards, workBackwards } from "./backwards";

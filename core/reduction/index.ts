@@ -53,3 +53,4 @@ export { type Scorch, filmSolids, scorchOf, scorchWarning } from "./scorch";
 export { type ChainResult, type ChainStep, pourInto, runChain } from "./chain";
 export { panChange } from "./pan-change";
 export { type LearnedPace, NOTHING_LEARNED, learnPace } from "./learned-pace";
+export { DEGLAZE_LIQUIDS, type DeglazeLiquid, deglazeMl, overPourMinutes } from "./deglaze";

@@ -1,8 +1,8 @@
-import { type Grams, type Millilitres, g, ml, printNumber } from "../quantity";
-import { type Result, checkNumber, ok, refuse } from "../result";
-import type { FormulaDocument } from "./document";
-import type { Kitchen } from "./kitchen";
-import { type Walk, walk } from "./walk";
+import { type Grams, type Millilitres, g, ml, printNumber } from "../../quantity";
+import { type Result, checkNumber, ok, refuse } from "../../result";
+import type { FormulaDocument } from "../document";
+import type { Kitchen } from "../kitchen";
+import { type Walk, walk } from "../walk";
 
 /** The same formula from another weight of its base; the relations do the rest. */
 export const withBase = (document: FormulaDocument, massG: Grams): FormulaDocument => ({

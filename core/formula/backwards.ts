@@ -1,0 +1,369 @@
+import { massOfPools } from "../pot";
+import { g, printMass, printNumber } from "../quantity";
+import { type Problem, type Result, ok, refuse } from "../result";
+import {
+  type Conflict,
+  type HardRow,
+  type LinearProblem,
+  type SoftRow,
+  type Variable,
+  explainConflict,
+  solveLinear,
+} from "../solver";
+import type { Reachable } from "./amount";
+import { type FormulaDocument, type FormulaTarget, linesOf } from "./document";
+import type { Kitchen } from "./kitchen";
+import { reachOf } from "./line-amounts";
+import { productOf } from "./product";
+import { withLineMass } from "./scaling/multiply";
+import { type Walk, walk } from "./walk";
+import { WalkCache } from "./walk-cache";
+
+/** One wish and what came of it. */
+export interface Achieved {
+  readonly target: FormulaTarget;
+  readonly before: number;
+  readonly after: number;
+  readonly met: boolean;
+}
+
+export interface Backwards {
+  readonly document: FormulaDocument;
+  readonly lines: readonly {
+    readonly lineId: string;
+    readonly name: string;
+    readonly beforeG: number;
+    readonly afterG: number;
+    readonly atLimit: "least" | "most" | null;
+  }[];
+  readonly achieved: readonly Achieved[];
+  readonly rounds: number;
+}
+
+/** Misses cost by what they are: salt shows first on the tongue. Source: docs/models.md "Working backwards". */
+const WEIGHT: Readonly<Record<string, number>> = { salt: 10, fat: 5, acid: 3, sugar: 3, brix: 5 };
+/** Where nobody set limits a line may move this far. Our estimate. */
+const FREE_FROM = 0.2;
+const FREE_TO = 5;
+/** A line with next to nothing in it may still grow to this share of the batch. */
+const FROM_NOTHING = 0.05;
+const MOST_ROUNDS = 12;
+const SETTLED_G = 0.02;
+const STEP = 0.01;
+/** How far one round may move a line: the walk is only nearly linear. */
+const TRUST = 3;
+
+/**
+ * Works a formula backwards: finds amounts that meet its targets, within the limits the chef set on lines.
+ *
+ * Each round walks the line, moves each free line a little to see what it does, solves the linear programme those
+ * slopes make and walks again, until nothing moves. Lines that aim at a share themselves take the target as their aim.
+ *
+ * @errors EMPTY no target · MISSING no line may move · those of the walk · UNREACHABLE with the wishes that fight
+ * Source: docs/models.md "Working backwards".
+ */
+export function workBackwards(document: FormulaDocument, kitchen: Kitchen): Result<Backwards> {
+  if (!document.targets.length)
+    return refuse({
+      code: "EMPTY",
+      field: "targets",
+      message: "Say first what it shall be: a weight, salt, strength, or a cost.",
+    });
+  const aimed = aimLines(document);
+  const cache = new WalkCache();
+  const start = walk(aimed, kitchen, { cache });
+  if (start.problems.length) return refuse(...start.problems);
+  const original = walk(document, kitchen);
+  const free = freeLines(aimed, start);
+  if (!free.length)
+    return refuse({
+      code: "MISSING",
+      field: "steps",
+      message: "Every line is fixed: let at least one move, by giving it a least and a most.",
+    });
+  let current = aimed;
+  let walked = start;
+  let rounds = 0;
+  for (; rounds < MOST_ROUNDS; rounds++) {
+    const problem = linearise(current, walked, kitchen, free, cache);
+    const answer = solveLinear(problem);
+    if (!answer) {
+      const conflict = explainConflict({
+        ...problem,
+        variables: problem.variables.map(v => ({ ...v, ...limitsOf(free, v.id) })),
+      });
+      // Only the step was too short for this round: go as far as it lets us.
+      if (!conflict) {
+        const relaxed = solveLinear({
+          ...problem,
+          hard: [],
+          soft: [...problem.soft, ...problem.hard.map(asSoft)],
+        });
+        if (!relaxed) break;
+        [current, walked] = applied(current, walked, relaxed.x, kitchen, cache);
+        continue;
+      }
+      return refuse(...inWords(conflict));
+    }
+    const moved = Math.max(...free.map(v => Math.abs((answer.x[v.id] ?? 0) - massIn(walked, v.id))));
+    [current, walked] = applied(current, walked, answer.x, kitchen, cache);
+    if (walked.problems.length) return refuse(...walked.problems);
+    if (moved < SETTLED_G) break;
+  }
+  const achieved = document.targets.map((target): Achieved => {
+    const after = valueOfTarget(target, current, walked);
+    const exact =
+      target.what === "cost"
+        ? after <= target.value + target.tolerance
+        : Math.abs(after - target.value) <= target.tolerance;
+    return { target, before: valueOfTarget(target, document, original), after, met: exact };
+  });
+  return ok({
+    document: rebased(current),
+    rounds: rounds + 1,
+    achieved,
+    lines: linesOf(current).flatMap(line => {
+      const [beforeG, afterG] = [massIn(original, line.id), massIn(walked, line.id)];
+      if (Math.abs(beforeG - afterG) < 0.05) return [];
+      const limits = free.find(v => v.id === line.id);
+      const name = walked.states.flatMap(s => s.lines).find(l => l.lineId === line.id)?.name ?? line.id;
+      return [
+        {
+          lineId: line.id,
+          name,
+          beforeG,
+          afterG,
+          atLimit: !limits
+            ? null
+            : afterG <= limits.min + 0.05
+              ? ("least" as const)
+              : afterG >= limits.max - 0.05
+                ? ("most" as const)
+                : null,
+        },
+      ];
+    }),
+  });
+}
+
+const massIn = (walked: Walk, lineId: string): number =>
+  walked.states.flatMap(s => s.lines).find(l => l.lineId === lineId)?.massG ?? 0;
+
+/** Lines that aim at what is wanted aim at the wanted value. */
+const aimLines = (document: FormulaDocument): FormulaDocument => ({
+  ...document,
+  steps: document.steps.map(step => ({
+    ...step,
+    lines: step.lines.map(line => {
+      const target = document.targets.find(
+        t => line.amount.kind === "to-reach" && t.what === line.amount.what,
+      );
+      return target && line.amount.kind === "to-reach"
+        ? { ...line, amount: { ...line.amount, value: target.value } }
+        : line;
+    }),
+  })),
+});
+
+/** Lines that may move: those with limits; where none has any, every line with an amount of its own. */
+function freeLines(document: FormulaDocument, walked: Walk): Variable[] {
+  const own = linesOf(document).filter(l => l.amount.kind !== "to-reach" && l.amount.kind !== "equal-to");
+  const limited = own.filter(l => l.bounds && l.bounds.maxG > l.bounds.minG);
+  return (limited.length ? limited : own).map(line => {
+    const base = massIn(walked, line.id);
+    const [min, max] = line.bounds
+      ? [line.bounds.minG, line.bounds.maxG]
+      : [FREE_FROM * base, Math.max(FREE_TO * base, FROM_NOTHING * walked.finishedG)];
+    return { id: line.id, min, max, base };
+  });
+}
+
+const limitsOf = (free: readonly Variable[], id: string): { min: number; max: number } => {
+  const found = free.find(v => v.id === id);
+  return { min: found?.min ?? 0, max: found?.max ?? 0 };
+};
+
+/** What the targets speak of, in grams of the finished product, its °Brix and its money. */
+interface Outputs {
+  readonly massG: number;
+  readonly brix: number;
+  readonly cost: number;
+  readonly parts: Readonly<Record<Exclude<Reachable, "brix">, number>>;
+}
+
+function outputsOf(walked: Walk): Outputs {
+  const last = walked.states.at(-1);
+  if (!last) return { massG: 0, brix: 0, cost: 0, parts: { salt: 0, sugar: 0, acid: 0, fat: 0 } };
+  const pools = productOf(last.pot);
+  const massG = massOfPools(pools);
+  const part = (what: Exclude<Reachable, "brix">) => (reachOf(pools, what) * massG) / 100;
+  return {
+    massG,
+    brix: reachOf(pools, "brix"),
+    cost: last.cost,
+    parts: { salt: part("salt"), sugar: part("sugar"), acid: part("acid"), fat: part("fat") },
+  };
+}
+
+function valueOfTarget(target: FormulaTarget, document: FormulaDocument, walked: Walk): number {
+  const out = outputsOf(walked);
+  switch (target.what) {
+    case "finishedG":
+      return out.massG;
+    case "portions":
+      return out.massG / document.portionG;
+    case "cost":
+      return out.cost;
+    case "brix":
+      return out.brix;
+    default:
+      return out.massG > 0 ? (100 * out.parts[target.what]) / out.massG : 0;
+  }
+}
+
+/** The programme that holds near where the walk stands now. */
+function linearise(
+  document: FormulaDocument,
+  walked: Walk,
+  kitchen: Kitchen,
+  free: readonly Variable[],
+  cache: WalkCache,
+): LinearProblem {
+  const here = outputsOf(walked);
+  const slopes = free.map(v => {
+    const now = massIn(walked, v.id);
+    const by = Math.max(STEP * now, STEP);
+    const moved = walk(withLineMass(document, v.id, now + by, now), kitchen, { cache });
+    const out = moved.problems.length ? here : outputsOf(moved);
+    return { id: v.id, now, slope: (f: (o: Outputs) => number) => (f(out) - f(here)) / by };
+  });
+  // f(x) ≈ f(now) + Σ slope·(x − now): constants go to the other side.
+  const row = (f: (o: Outputs) => number) => ({
+    coefficients: Object.fromEntries(slopes.map(s => [s.id, s.slope(f)])),
+    constant: f(here) - slopes.reduce((sum, s) => sum + s.slope(f) * s.now, 0),
+  });
+  const hard: HardRow[] = [];
+  const soft: SoftRow[] = [];
+  for (const target of document.targets) {
+    if (target.what === "finishedG" || target.what === "portions") {
+      const { coefficients, constant } = row(o => o.massG);
+      const wanted = target.what === "portions" ? target.value * document.portionG : target.value;
+      hard.push({
+        id: target.what,
+        label: `${printMass(g(wanted))} finished`,
+        coefficients,
+        min: wanted - constant,
+        max: wanted - constant,
+        offset: constant,
+      });
+    } else if (target.what === "cost") {
+      const { coefficients, constant } = row(o => o.cost);
+      hard.push({
+        id: "cost",
+        label: `at most ${printNumber(target.value, 2)} to spend`,
+        coefficients,
+        max: target.value - constant,
+        offset: constant,
+      });
+    } else if (target.what === "brix") {
+      const { coefficients, constant } = row(o => o.brix);
+      soft.push({
+        id: "brix",
+        label: `${printNumber(target.value, 1)} °Bx`,
+        coefficients,
+        value: target.value - constant,
+        tolerance: target.tolerance,
+        weight: WEIGHT.brix ?? 5,
+      });
+    } else {
+      const what = target.what;
+      // Share wanted: part − v · mass = 0, so that a change of the mass counts too.
+      const { coefficients, constant } = row(o => o.parts[what] - (target.value / 100) * o.massG);
+      soft.push({
+        id: what,
+        label: `${printNumber(target.value, 2)} % ${what}`,
+        coefficients,
+        value: -constant,
+        tolerance: Math.max(1e-6, (target.tolerance / 100) * here.massG),
+        weight: WEIGHT[what] ?? 3,
+      });
+    }
+  }
+  return {
+    variables: free.map(v => {
+      const now = massIn(walked, v.id);
+      return {
+        ...v,
+        min: Math.max(v.min, now / TRUST),
+        max: Math.max(v.min, Math.min(v.max, Math.max(now * TRUST, FROM_NOTHING * here.massG))),
+      };
+    }),
+    hard,
+    soft,
+  };
+}
+
+const asSoft = (row: HardRow): SoftRow => ({
+  id: row.id,
+  label: row.label,
+  coefficients: row.coefficients,
+  value: row.max ?? row.min ?? 0,
+  tolerance: Math.abs(row.max ?? row.min ?? 1) / 1000 || 1,
+  weight: 100,
+});
+
+function applied(
+  document: FormulaDocument,
+  walked: Walk,
+  x: Readonly<Record<string, number>>,
+  kitchen: Kitchen,
+  cache: WalkCache,
+): [FormulaDocument, Walk] {
+  const next = Object.entries(x).reduce(
+    (d, [id, massG]) => withLineMass(d, id, massG, massIn(walked, id)),
+    document,
+  );
+  return [next, walk(next, kitchen, { cache })];
+}
+
+/** The base weighs what its line has become; shares are counted on it again. */
+function rebased(document: FormulaDocument): FormulaDocument {
+  const first = linesOf(document).find(l => l.amount.kind === "share-of-base" && l.amount.pct > 50);
+  if (first?.amount.kind !== "share-of-base" || Math.abs(first.amount.pct - 100) < 1e-9) return document;
+  const k = first.amount.pct / 100;
+  return {
+    ...document,
+    base: { ...document.base, massG: document.base.massG * k },
+    groups: document.groups.map(group =>
+      group.total.kind === "share-of-base"
+        ? { ...group, total: { ...group.total, pct: group.total.pct / k } }
+        : group,
+    ),
+    steps: document.steps.map(step => ({
+      ...step,
+      lines: step.lines.map(line =>
+        line.amount.kind === "share-of-base"
+          ? { ...line, amount: { ...line.amount, pct: line.amount.pct / k } }
+          : line,
+      ),
+    })),
+  };
+}
+
+/** The conflict as refusals: which wishes fight, how far each must give, what each could be alone. */
+function inWords(conflict: Conflict): Problem[] {
+  const wishes = conflict.rows.map(r => r.label);
+  const alone = conflict.alone.map(
+    a =>
+      `with everything else as asked, ${a.row.label} could be ${printNumber(a.best, Math.abs(a.best) < 100 ? 2 : 0)} in its own unit`,
+  );
+  return [
+    {
+      code: "UNREACHABLE",
+      field: "targets",
+      value: conflict.rows.map(r => r.id),
+      allowed: conflict.alone.map(a => ({ wish: a.row.id, best: a.best })),
+      message: `${wishes.length > 1 ? `These wishes cannot hold together: ${wishes.join("; ")}` : `This cannot be reached: ${wishes.join("")}`} within the limits of the lines. ${alone.join("; ")}. Widen a line’s limits or let a wish go.`,
+    },
+  ];
+}

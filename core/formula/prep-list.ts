@@ -1,0 +1,90 @@
+import type { FormulaDocument } from "./document";
+import type { Kitchen } from "./kitchen";
+import { multiply } from "./scaling/multiply";
+import { type Walk, walk } from "./walk";
+import { WalkCache } from "./walk-cache";
+
+/** One thing to buy, weigh and get ready, for everything that uses it. */
+export interface PrepItem {
+  readonly ingredientId: string;
+  readonly name: string;
+  readonly netG: number;
+  readonly purchasedG: number;
+  /** Which component takes how much. */
+  readonly uses: readonly { readonly component: string; readonly massG: number }[];
+}
+
+/** Something this kitchen makes itself on the way. */
+export interface Component {
+  readonly formulaId: string;
+  readonly name: string;
+  readonly needG: number;
+  readonly minutes: number;
+  readonly storage: FormulaDocument["storage"];
+  /** Components it is made from in turn. */
+  readonly parts: readonly Component[];
+}
+
+export interface PrepList {
+  readonly components: readonly Component[];
+  readonly items: readonly PrepItem[];
+}
+
+/**
+ * Everything a dish needs, sub-formulas taken apart: the tree of components with what each must yield, and one list
+ * of ingredients in which the same thing stands once.
+ */
+export function prepList(document: FormulaDocument, walked: Walk, kitchen: Kitchen): PrepList {
+  const items = new Map<
+    string,
+    { name: string; netG: number; purchasedG: number; uses: { component: string; massG: number }[] }
+  >();
+  const cache = new WalkCache();
+  const collect = (doc: FormulaDocument, made: Walk, depth: number): Component[] => {
+    const parts: Component[] = [];
+    const sourceOf = new Map(doc.steps.flatMap(step => step.lines.map(line => [line.id, line.of] as const)));
+    const put = (id: string, name: string, massG: number, purchasedG: number) => {
+      const item = items.get(id) ?? { name, netG: 0, purchasedG: 0, uses: [] };
+      item.netG += massG;
+      item.purchasedG += purchasedG;
+      const use = item.uses.find(u => u.component === doc.name);
+      if (use) use.massG += massG;
+      else item.uses.push({ component: doc.name, massG });
+      items.set(id, item);
+    };
+    for (const state of made.states) {
+      for (const line of state.lines) {
+        const of = sourceOf.get(line.lineId);
+        const other = of && "formula" in of ? kitchen.data.formulas[of.formula] : undefined;
+        if (!of || !("formula" in of) || !other || depth > 6) {
+          put(line.ingredientId, line.name, line.massG, line.purchasedG);
+          continue;
+        }
+        const once = walk(other, kitchen, { cache });
+        const scaled = once.finishedG > 0 ? multiply(other, line.massG / once.finishedG) : other;
+        const walkedOther = walk(scaled, kitchen);
+        // A pot too large for the kitchen: the recipe's own proportions still tell what to buy.
+        const counted = walkedOther.problems.length ? once : walkedOther;
+        parts.push({
+          formulaId: of.formula,
+          name: other.name,
+          needG: line.massG,
+          minutes: counted.totalS / 60,
+          storage: other.storage,
+          parts: collect(scaled, counted, depth + 1),
+        });
+      }
+      for (const computed of state.computed)
+        if (computed.way === "in" && computed.ingredientId)
+          put(computed.ingredientId, computed.what, computed.massG, computed.massG);
+    }
+    return parts;
+  };
+  const components = collect(document, walked, 0);
+  return {
+    components,
+    items: [...items]
+      .map(([ingredientId, item]) => ({ ingredientId, ...item }))
+      .sort((a, b) => b.netG - a.netG || (a.name < b.name ? -1 : 1)),
+  };
+}

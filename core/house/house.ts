@@ -1,0 +1,24 @@
+import { z } from "zod";
+
+/** What this house has settled for itself: its words, its rates. Stored with the kitchen. */
+export const houseSchema = z.strictObject({
+  /** Share of the unsalted brown stock that is left when it counts as demi-glace, and whether flour binds it. */
+  demiGlace: z.strictObject({ to: z.number().min(0.05).max(0.95), bound: z.boolean() }),
+  /** Hands and fire an hour, in the kitchen’s currency. */
+  labourPerH: z.number().nonnegative().max(10_000),
+  flamePerH: z.number().nonnegative().max(10_000),
+});
+export type House = Readonly<z.infer<typeof houseSchema>>;
+
+/** Unsalted brown stock to one half, unbound; no rates until somebody enters them. */
+export const USUAL_HOUSE: House = { demiGlace: { to: 0.5, bound: false }, labourPerH: 0, flamePerH: 0 };
+
+/**
+ * How a reduction is let down again, for the label.
+ * @param to share of the stock that is left, 0–1
+ * @example 0.5 → { times: 2, waterParts: 1 }: one part and one part of water
+ */
+export const letDown = (to: number): { times: number; waterParts: number } => ({
+  times: 1 / to,
+  waterParts: 1 / to - 1,
+});

@@ -1,0 +1,1 @@
+export { type SaltProjection, projectSalt, saltDose } from "./salt";

@@ -1,0 +1,256 @@
+import {
+  DOCUMENT_SCHEMA,
+  type FormulaDocument,
+  type Line,
+  STEP_KINDS,
+  type Step,
+  type StepKindName,
+} from "../formula";
+import { type Ingredient, saltDoubt } from "../larder";
+import { printMass, printNumber, g } from "../quantity";
+import { proposeAmount } from "./proposals";
+import {
+  type SaidIngredient,
+  ingredientsSaid,
+  kindSaid,
+  minutesSaid,
+  reductionSaid,
+  temperatureSaid,
+} from "./read-clause";
+
+/** One piece of a dictated or pasted recipe, read as a step: to be taken, changed or left. */
+export interface DraftPiece {
+  readonly id: string;
+  /** The words it comes from. */
+  readonly text: string;
+  readonly step: Step;
+  readonly said: readonly SaidIngredient[];
+  /** What was not said and is needed. */
+  readonly questions: readonly string[];
+  /** What contradicts itself or cannot be meant. */
+  readonly doubts: readonly string[];
+}
+
+export interface RecipeDraft {
+  readonly name: string;
+  readonly pieces: readonly DraftPiece[];
+  /** Words no step was found in. */
+  readonly unread: readonly string[];
+}
+
+const CLAUSES = /(?:\r?\n)+|(?<=[a-z0-9%)])[.;]\s+|,?\s+\bthen\b\s+/i;
+const NUMBERING = /^\s*(?:\d+[.)]|[-•*–])\s+/;
+
+/**
+ * Reads a dictated or typed recipe into steps with their lines, temperatures, times and ends.
+ *
+ * Rules only, no network. What is missing is asked, never filled in silently: a usual amount stands as assumed.
+ *
+ * @param larder names are looked up here
+ * @param id     makes a new id each time
+ */
+export function draftRecipe(text: string, larder: readonly Ingredient[], id: () => string): RecipeDraft {
+  const clauses = text
+    .split(CLAUSES)
+    .map(clause => clause.replace(NUMBERING, "").trim())
+    .filter(clause => clause.length > 2);
+  const [first = ""] = clauses;
+  const titled = !/\d/.test(first) && kindSaid(first) === null && first.length < 60;
+  const pieces: DraftPiece[] = [];
+  const unread: string[] = [];
+  for (const clause of titled ? clauses.slice(1) : clauses) {
+    const piece = readPiece(clause, larder, id);
+    if (piece) pieces.push(piece);
+    else unread.push(clause);
+  }
+  return { name: titled ? first.replace(/[:.]$/, "") : "", pieces: withSaltDoubts(pieces), unread };
+}
+
+function readPiece(clause: string, larder: readonly Ingredient[], id: () => string): DraftPiece | null {
+  const said = ingredientsSaid(clause, larder);
+  const kind = kindSaid(clause) ?? (said.length ? "add" : null);
+  if (!kind) return null;
+  const questions: string[] = [];
+  const doubts = [...contradictions(clause, said)];
+  const base = STEP_KINDS[kind].blank(id()) as Step;
+  const takes = STEP_KINDS[kind].takesLines;
+  let step = base;
+  const time = minutesSaid(clause);
+  if (time?.range && time.range[0] > time.range[1])
+    doubts.push(`“${printNumber(time.range[0])} to ${printNumber(time.range[1])} min” runs backwards.`);
+  if ("durationMin" in step) {
+    if (time) step = { ...step, durationMin: time.min };
+    else if (kind === "simmer" || kind === "roast" || kind === "hold")
+      questions.push(`How long? ${printNumber(step.durationMin)} min is taken until you say.`);
+  }
+  const heat = temperatureSaid(clause);
+  if (heat?.doubt) doubts.push(heat.doubt);
+  step = withHeat(step, heat?.c ?? null, questions);
+  if (step.kind === "reduce") {
+    const end = reductionSaid(clause);
+    if (end) step = { ...step, target: end.target };
+    else questions.push("Reduce how far? By half is taken until you say.");
+    if (end?.question) questions.push(end.question);
+  }
+  if (takes) step = { ...step, lines: said.map(one => lineFor(one, kind, id, questions)) };
+  const question = questions.join(" ").slice(0, 200);
+  return {
+    id: step.id,
+    text: clause,
+    step: { ...step, ...(question && { question }) } as Step,
+    said,
+    questions,
+    doubts,
+  };
+}
+
+function withHeat(step: Step, c: number | null, questions: string[]): Step {
+  if (c === null) {
+    if (step.kind === "roast")
+      questions.push(`Oven at what temperature? ${step.ovenC} °C is taken until you say.`);
+    return step;
+  }
+  const within = (lo: number, hi: number) => Math.min(hi, Math.max(lo, c));
+  switch (step.kind) {
+    case "roast":
+      return { ...step, ovenC: within(60, 300) };
+    case "simmer":
+      return { ...step, holdC: within(40, 110) };
+    case "cool":
+      return { ...step, toC: within(1, 80) };
+    case "reheat":
+      return { ...step, toC: within(30, 105) };
+    case "hold":
+      return { ...step, holdC: within(30, 98) };
+    case "liaison":
+      return { ...step, toC: within(40, 100) };
+    default:
+      return step;
+  }
+}
+
+function lineFor(one: SaidIngredient, kind: StepKindName, id: () => string, questions: string[]): Line {
+  const line = { id: id(), of: { larder: one.ingredient.id } };
+  if (one.massG !== null)
+    return {
+      ...line,
+      amount: { kind: "fixed", massG: one.massG },
+      certainty: one.guessed ? "assumed" : "stated",
+      typed: one.said.slice(0, 80),
+    };
+  const usual = proposeAmount(one.ingredient.id, kind);
+  const question = `How much ${one.ingredient.name}?${usual ? ` Taken: ${usual.words}.` : ""}`;
+  questions.push(question);
+  return {
+    ...line,
+    amount: usual?.amount ?? { kind: "by-feel", massG: 0 },
+    certainty: "assumed",
+    question: question.slice(0, 200),
+  };
+}
+
+/** A stated share may be off by so much before it is questioned. */
+const SHARE_OFF = 0.1;
+const SUM_OFF = 0.02;
+
+/** Numbers of one clause that do not fit each other. */
+export function contradictions(clause: string, said: readonly SaidIngredient[]): string[] {
+  const found: string[] = [];
+  const share = /(\d+(?:[.,]\d+)?)\s*%\s*(salt|sugar)/i.exec(clause);
+  if (share) {
+    const wanted = Number((share[1] ?? "").replace(",", "."));
+    const what = (share[2] ?? "salt").toLowerCase();
+    const grams = massSaid(clause, said, what);
+    if (grams && Math.abs(grams.pct / wanted - 1) > SHARE_OFF)
+      found.push(
+        `“${share[0]}” and the amounts do not agree: ${printMass(g(grams.partG))} in ${printMass(g(grams.allG))} is ${printNumber(grams.pct, 1)} %.`,
+      );
+  }
+  const total = /(\d+(?:[.,]\d+)?)\s*(kg|g)\b[^:]*:\s*(.+)$/i.exec(clause);
+  if (total) {
+    const whole = Number((total[1] ?? "").replace(",", ".")) * (/kg/i.test(total[2] ?? "") ? 1000 : 1);
+    const parts = [...(total[3] ?? "").matchAll(/(\d+(?:[.,]\d+)?)\s*(kg|g)?\b/gi)].map(
+      m => Number((m[1] ?? "").replace(",", ".")) * (/kg/i.test(m[2] ?? "") ? 1000 : 1),
+    );
+    const sum = parts.reduce((a, b) => a + b, 0);
+    if (parts.length > 1 && Math.abs(sum / whole - 1) > SUM_OFF)
+      found.push(`The parts add up to ${printMass(g(sum))}, not ${printMass(g(whole))}.`);
+  }
+  return found;
+}
+
+/** Grams of salt or sugar against the whole, from the amounts said or written in the clause. */
+function massSaid(
+  clause: string,
+  said: readonly SaidIngredient[],
+  what: string,
+): { partG: number; allG: number; pct: number } | null {
+  const amounts = [...clause.matchAll(/(\d+(?:[.,]\d+)?)\s*(kg|g|ml|l|litres?)\b/gi)].map(m => {
+    const unit = (m[2] ?? "").toLowerCase();
+    return {
+      value:
+        Number((m[1] ?? "").replace(",", ".")) *
+        (unit === "kg" || unit === "l" || unit.startsWith("litre") ? 1000 : 1),
+      liquid: unit.startsWith("l") || unit === "ml",
+    };
+  });
+  const named = said.find(s => s.ingredient.name.includes(what) && s.massG !== null)?.massG;
+  const liquid = amounts.find(a => a.liquid)?.value;
+  const solid = named ?? amounts.find(a => !a.liquid)?.value;
+  if (!liquid || !solid) return null;
+  return { partG: solid, allG: liquid + solid, pct: (100 * solid) / (liquid + solid) };
+}
+
+/** Salt that cannot be meant, judged on all that has gone in so far. */
+function withSaltDoubts(pieces: readonly DraftPiece[]): DraftPiece[] {
+  let soFar = 0;
+  return pieces.map(piece => {
+    const salt = piece.said.reduce(
+      (sum, s) => sum + (s.ingredient.composition.salt > 90 ? (s.massG ?? 0) : 0),
+      0,
+    );
+    soFar += piece.said.reduce((sum, s) => sum + (s.massG ?? 0), 0);
+    const { warning } = salt > 0 ? saltDoubt(salt, soFar - salt) : { warning: null };
+    return warning ? { ...piece, doubts: [...piece.doubts, warning.message] } : piece;
+  });
+}
+
+/**
+ * A formula from the pieces that were taken. The base is the heaviest thing that went in; every amount stays as said.
+ * @returns `null` when nothing was taken
+ */
+export function formulaFromDraft(name: string, pieces: readonly DraftPiece[]): FormulaDocument | null {
+  if (!pieces.length) return null;
+  const heaviest = pieces
+    .flatMap(p => p.said)
+    .reduce<SaidIngredient | null>((a, b) => ((b.massG ?? 0) > (a?.massG ?? 0) ? b : a), null);
+  const massG = heaviest?.massG ?? 1000;
+  const steps = pieces.map(piece => ({
+    ...piece.step,
+    lines: piece.step.lines.map(line =>
+      heaviest &&
+      "larder" in line.of &&
+      line.of.larder === heaviest.ingredient.id &&
+      line.amount.kind === "fixed" &&
+      line.amount.massG === massG
+        ? { ...line, amount: { kind: "share-of-base" as const, pct: 100 } }
+        : line,
+    ),
+  })) as Step[];
+  return {
+    schema: DOCUMENT_SCHEMA,
+    name: name.trim() || "Dictated recipe",
+    family: "own",
+    school: "as dictated",
+    choices: {},
+    base: { name: heaviest?.ingredient.name ?? "base", massG },
+    groups: [],
+    portionG: 50,
+    overagePct: 5,
+    servedAs: "other",
+    targets: [],
+    steps,
+    storage: { keepC: 4, days: 1, words: "Nobody has said yet how long it keeps." },
+    notes: "",
+  };
+}

@@ -1,0 +1,126 @@
+import { describe, expect, test } from "vitest";
+import { DEMO_KITCHEN } from "../../demo/kitchen";
+import { openKitchen, readFormula, walk } from "../formula";
+import { valueOf } from "../result";
+import { contradictions, draftRecipe, findTerm, formulaFromDraft, proposeAmount, VOCABULARY } from ".";
+
+const larder = DEMO_KITCHEN.ingredients;
+const counter = () => {
+  let n = 0;
+  return () => `id-${++n}`;
+};
+
+describe("C167 words by alias, misspelling and mishearing", () => {
+  test.each([
+    ["mirpoy", "mirepoix"],
+    ["milpoir", "mirepoix"],
+    ["gastric", "gastrique"],
+    ["chinoa", "chinois"],
+    ["coolie", "coulis"],
+    ["meez", "mise en place"],
+    ["demi glass", "demi-glace"],
+    ["velute", "velouté"],
+  ])("%s is %s", (heard, term) => expect(findTerm(heard)?.term).toBe(term));
+  test("demi asks which meaning the house takes", () =>
+    expect(findTerm("demi")?.senses?.length).toBeGreaterThan(2));
+  test("nonsense is nothing", () => expect(findTerm("carburettor")).toBeNull());
+  test("ids are told apart", () => expect(new Set(VOCABULARY.map(v => v.id)).size).toBe(VOCABULARY.length));
+});
+
+const DICTATED = `Cider pan sauce
+Sweat 120 g shallots in a knob of butter.
+Deglaze with 500 ml cider, then reduce almost dry.
+Add 2 kg bought brown stock and juniper.
+Simmer, skim.
+Reduce a third.
+Strain.
+Whisk in cold butter.
+Season with 1 cup salt.`;
+
+describe("C166 a dictated recipe becomes a draft", () => {
+  const draft = draftRecipe(DICTATED, larder, counter());
+  test("name, steps and kinds are found", () => {
+    expect(draft.name).toBe("Cider pan sauce");
+    expect(draft.pieces.map(p => p.step.kind)).toEqual([
+      "sweat",
+      "deglaze",
+      "reduce",
+      "add",
+      "simmer",
+      "reduce",
+      "strain",
+      "mount",
+      "season",
+    ]);
+  });
+  test("said amounts become grams, a knob is a guess", () => {
+    const lines = draft.pieces[0]?.step.lines ?? [];
+    expect(lines[0]).toMatchObject({
+      of: { larder: "shallot" },
+      amount: { kind: "fixed", massG: 120 },
+      certainty: "stated",
+    });
+    expect(lines[1]).toMatchObject({ of: { larder: "butter" }, certainty: "assumed" });
+  });
+  test("what was not said is asked", () => {
+    const stock = draft.pieces.find(p => p.step.kind === "add");
+    expect(stock?.questions.join()).toMatch(/How much juniper/);
+    const butter = draft.pieces.find(p => p.step.kind === "mount");
+    expect(butter?.step.lines[0]).toMatchObject({
+      amount: { kind: "per-litre", gPerL: 30 },
+      certainty: "assumed",
+    });
+  });
+  test("“a third” without by or to is asked, almost dry is not", () => {
+    const reductions = draft.pieces.filter(p => p.step.kind === "reduce");
+    expect(reductions[0]?.questions).toEqual([]);
+    expect(reductions[1]?.questions[0]).toMatch(/by or to/);
+  });
+  test("C9 a cup of salt is questioned", () => {
+    expect(draft.pieces.at(-1)?.doubts.join()).toMatch(/Is the amount meant/);
+  });
+  test("the pieces taken make a formula that can be read and walked", () => {
+    const taken = draft.pieces.filter(p => p.step.kind !== "season");
+    const document = formulaFromDraft(draft.name, taken);
+    expect(document?.base).toEqual({ name: "bought brown stock, unsalted", massG: 2000 });
+    expect(readFormula(document).ok).toBe(true);
+    if (document) expect(walk(document, openKitchen(DEMO_KITCHEN)).problems).toEqual([]);
+  });
+  test("nothing taken is no formula", () => expect(formulaFromDraft("x", [])).toBeNull());
+});
+
+describe("C11 contradictions", () => {
+  test("a 9 % brine of 2 l and 150 g is 7.0 %", () => {
+    expect(contradictions("9 % salt brine: 2 L + 150 g", [])[0]).toContain("7.0 %");
+  });
+  test("parts that do not add up", () => {
+    expect(contradictions("Mirepoix 700 g: 300 g onion, 200 g carrot, 150 g celery", [])[0]).toContain("650");
+  });
+  test("what fits is not questioned", () => {
+    expect(contradictions("7 % salt brine: 2 L + 150 g", [])).toEqual([]);
+  });
+  test("a range that runs backwards", () => {
+    const draft = draftRecipe("Simmer 30 to 20 minutes", larder, counter());
+    expect(draft.pieces[0]?.doubts[0]).toMatch(/backwards/);
+  });
+});
+
+test("C10 four litres of white sauce without flour: 240 g proposed", () => {
+  const usual = proposeAmount("wheat-flour", "thicken");
+  expect(usual?.amount).toEqual({ kind: "per-litre", gPerL: 60 });
+  expect(usual?.amount.kind === "per-litre" && usual.amount.gPerL * 4).toBe(240);
+  expect(proposeAmount("butter", "add")?.amount).toEqual({ kind: "per-litre", gPerL: 60 });
+});
+
+test("temperatures, times and ends are read", () => {
+  const draft = draftRecipe(
+    "Roast the veal bones at 385 F for 1 hour.\nReduce to 600 g.\nCool to 5 C.",
+    larder,
+    counter(),
+  );
+  const [roast, reduce, cool] = draft.pieces.map(p => p.step);
+  expect(roast).toMatchObject({ kind: "roast", ovenC: 196, durationMin: 60 });
+  expect(reduce).toMatchObject({ kind: "reduce", target: { endG: 600 } });
+  expect(cool).toMatchObject({ kind: "cool", toC: 5 });
+  expect(valueOf(readFormula(formulaFromDraft("Stock", draft.pieces))).steps).toHaveLength(3);
+});
