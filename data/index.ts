@@ -1,7 +1,26 @@
 export { type Connection, type Database, database, openDatabase } from "./connection";
 export { migrateDatabase } from "./migrate";
-export { type Person, insertKitchen, listPeople, loadKitchen, onlyKitchenId } from "./kitchens";
-export { findFormula, findVersion, insertFormula, listCooked, listFormulas, saveFormula } from "./formulas";
+export {
+  type Person,
+  insertKitchen,
+  listPeople,
+  loadKitchen,
+  onlyKitchenId,
+  saveDisplay,
+  saveHouse,
+} from "./kitchens";
+export {
+  type StoredFormula,
+  findFormula,
+  findVersion,
+  goOnFrom,
+  insertFormula,
+  keepVersion,
+  listCooked,
+  listFormulas,
+  listVersions,
+  saveFormula,
+} from "./formulas";
 export {
   type StoredRun,
   appendEvents,

@@ -1,5 +1,13 @@
-import { asc, eq } from "drizzle-orm";
+import { and, asc, eq } from "drizzle-orm";
 import type { KitchenData } from "../core/formula";
+import {
+  type Display,
+  type House,
+  USUAL_DISPLAY,
+  USUAL_HOUSE,
+  displaySchema,
+  houseSchema,
+} from "../core/house";
 import type { Queries } from "./connection";
 import { currentDocuments } from "./formulas";
 import { loadKit } from "./kit";
@@ -10,6 +18,8 @@ export interface Person {
   readonly id: string;
   readonly name: string;
   readonly role: string;
+  /** How this cook wants amounts shown. */
+  readonly display?: Display;
 }
 
 /** The kitchen with its larder, kit and formulas; `null` if there is none. Documents are checked on the way out. */
@@ -24,7 +34,12 @@ export async function loadKitchen(
     loadKit(db, kitchenId),
     currentDocuments(db, kitchenId),
   ]);
-  return { ...found, ingredients, ...kit, formulas };
+  return { ...found, house: houseOf(found.house), ingredients, ...kit, formulas };
+}
+
+function houseOf(stored: unknown): House {
+  const read = houseSchema.safeParse(stored);
+  return read.success ? read.data : USUAL_HOUSE;
 }
 
 /** The one kitchen this installation serves, or `null` before anything was loaded. */
@@ -39,7 +54,30 @@ export async function listPeople(db: Queries, kitchenId: string): Promise<Person
     .from(person)
     .where(eq(person.kitchenId, kitchenId))
     .orderBy(asc(person.position));
-  return rows.map(({ id, name, role }) => ({ id, name, role }));
+  return rows.map(({ id, name, role, display }) => ({ id, name, role, display: displayOf(display) }));
+}
+
+function displayOf(stored: unknown): Display {
+  const read = displaySchema.safeParse(stored);
+  return read.success ? read.data : USUAL_DISPLAY;
+}
+
+/** Keeps how a cook wants amounts shown. */
+export async function saveDisplay(
+  db: Queries,
+  kitchenId: string,
+  personId: string,
+  display: Display,
+): Promise<void> {
+  await db
+    .update(person)
+    .set({ display })
+    .where(and(eq(person.id, personId), eq(person.kitchenId, kitchenId)));
+}
+
+/** Keeps the house's words and rates. */
+export async function saveHouse(db: Queries, kitchenId: string, house: House): Promise<void> {
+  await db.update(kitchen).set({ house }).where(eq(kitchen.id, kitchenId));
 }
 
 /** Writes a kitchen whole, in one go; used to set one up. */
@@ -49,11 +87,32 @@ export async function insertKitchen(
   people: readonly Person[],
 ): Promise<void> {
   const kitchenId = data.id;
-  const { id, name, altitudeM, pressurePa, ambientC, humidity, timeZone, defaultBurnerId, facts, demo } =
-    data;
-  await db
-    .insert(kitchen)
-    .values({ id, name, altitudeM, pressurePa, ambientC, humidity, timeZone, defaultBurnerId, facts, demo });
+  const {
+    id,
+    name,
+    altitudeM,
+    pressurePa,
+    ambientC,
+    humidity,
+    timeZone,
+    defaultBurnerId,
+    facts,
+    demo,
+    house,
+  } = data;
+  await db.insert(kitchen).values({
+    id,
+    name,
+    altitudeM,
+    pressurePa,
+    ambientC,
+    humidity,
+    timeZone,
+    defaultBurnerId,
+    facts,
+    demo,
+    house,
+  });
   await db.insert(person).values(people.map((p, position) => ({ ...p, kitchenId, position })));
   if (data.ingredients.length)
     await db.insert(ingredient).values(

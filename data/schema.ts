@@ -14,6 +14,7 @@ import {
 } from "drizzle-orm/mysql-core";
 import type { FormulaDocument } from "../core/formula";
 import type { FactId } from "../core/facts";
+import type { Display, House } from "../core/house";
 import type { Appliance } from "../core/kit";
 import type { Ingredient, Source } from "../core/larder";
 import type { Burner } from "../core/reduction";
@@ -39,6 +40,8 @@ export const kitchen = mysqlTable("kitchen", {
   facts: json<Partial<Record<FactId, number>>>()().notNull(),
   /** Demo people, runs and records are stamped as such on screen and paper. */
   demo: boolean().notNull(),
+  /** Words and rates the house has settled; the usual ones where there is none. */
+  house: json<House>()(),
   /** Counts every saving of the kitchen’s own figures. */
   rowVersion: int().notNull().default(1),
 });
@@ -51,6 +54,8 @@ export const person = mysqlTable("person", {
   name: varchar({ length: 120 }).notNull(),
   role: varchar({ length: 60 }).notNull(),
   position: int().notNull(),
+  /** How this cook wants amounts on a card. */
+  display: json<Display>()(),
 });
 
 export const ingredient = mysqlTable(
@@ -151,6 +156,8 @@ export const formulaVersion = mysqlTable(
     parentId: id(),
     document: json<FormulaDocument>()().notNull(),
     checksum: char({ length: 64 }).notNull(),
+    /** Why it was kept, restored or branched. */
+    reason: varchar({ length: 300 }),
     editedBy: id()
       .notNull()
       .references(() => person.id),

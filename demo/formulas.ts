@@ -1,7 +1,9 @@
 import type { FormulaDocument } from "../core/formula";
+import { DEMO_SAUCES, STOCK_ID } from "./sauces";
+
+export { STOCK_ID };
 
 /** Ids are fixed so that a second loading finds what the first one wrote. */
-export const STOCK_ID = "guinea-fowl-brown-stock";
 export const GLACE_ID = "guinea-fowl-glace";
 
 const stock: FormulaDocument = {
@@ -153,4 +155,5 @@ const glace: FormulaDocument = {
 export const DEMO_FORMULAS: Readonly<Record<string, FormulaDocument>> = {
   [STOCK_ID]: stock,
   [GLACE_ID]: glace,
+  ...DEMO_SAUCES,
 };

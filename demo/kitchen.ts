@@ -1,6 +1,7 @@
 import type { KitchenData } from "../core/formula";
 import { type Ingredient, REFERENCE_LARDER } from "../core/larder";
 import { DEMO_FORMULAS } from "./formulas";
+import { ALTITUDE_M } from "./sauces";
 import { CURRENCY, DEMO_PRICES, PRICED_ON } from "./prices";
 import { DEMO_APPLIANCES } from "./appliances";
 import { DEMO_BURNERS, DEMO_VESSELS } from "./vessels";
@@ -20,7 +21,7 @@ const priced = (ingredient: Ingredient): Ingredient => {
 export const DEMO_KITCHEN: KitchenData = {
   id: KITCHEN_ID,
   name: "Kelder Pass Station",
-  altitudeM: 1180,
+  altitudeM: ALTITUDE_M,
   pressurePa: null,
   ambientC: 25,
   humidity: 0.5,
@@ -31,6 +32,7 @@ export const DEMO_KITCHEN: KitchenData = {
   appliances: DEMO_APPLIANCES,
   defaultBurnerId: "plate-hot",
   facts: {},
+  house: { demiGlace: { to: 0.5, bound: false }, labourPerH: 26, flamePerH: 2.4 },
   formulas: DEMO_FORMULAS,
 };
 

@@ -13,6 +13,7 @@ export const DEMO_VESSELS: readonly Vessel[] = [
   { id: "sauteuse-24", name: "Sauteuse 24", use: "pan", shape: { shape: "frustum", baseMm: 180, rimMm: 240, heightMm: 75 }, tareG: 1512, metal: "steel", handles: "long" },
   { id: "copper-20", name: "Copper sauté pan 20", use: "pan", shape: { shape: "cylinder", diameterMm: 200, heightMm: 60 }, tareG: 1720, metal: "copper", lining: "tin", handles: "long" },
   { id: "kettle-60", name: "Steam kettle 60", use: "pot", shape: { shape: "bowl", diameterMm: 500, bottomDepthMm: 200, heightMm: 400 }, tareG: 62_000, metal: "steel", closed: "steam kettle", handles: "none" },
+  { id: "bowl-28", name: "Steel bowl 28", use: "container", shape: { shape: "bowl", diameterMm: 280, bottomDepthMm: 90, heightMm: 150 }, tareG: 640, metal: "steel", handles: "none" },
   { id: "insert-30", name: "Cold insert 30", use: "container", shape: { shape: "cylinder", diameterMm: 300, heightMm: 320 }, tareG: 2260, metal: "steel", handles: "two" },
   { id: "insert-20", name: "Cold insert 20", use: "container", shape: { shape: "cylinder", diameterMm: 220, heightMm: 240 }, tareG: 1340, metal: "steel", handles: "two" },
 ];

@@ -1,12 +1,12 @@
 import { Form, useActionData, useNavigation } from "react-router";
 import { type Kitchen, type Walk, withBase } from "~/core/formula";
+import { familyById } from "~/core/families";
 import { g, printDuration, printNumber } from "~/core/quantity";
 import { BURNER_CLASSES, FLAT_TOPS } from "~/core/reduction";
 import { Ask } from "../ui/ask";
 import { Button } from "../ui/button";
 import { readMass } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
-import { ScalePanel } from "./scale-panel";
 import type { CookReply } from "./save.server";
 import type { Formula, SaveState } from "./use-formula";
 
@@ -49,9 +49,20 @@ export function BenchHeader({
       className="flex flex-wrap items-start gap-x-8 gap-y-3 px-4 pt-5 pb-2 sm:px-6"
     >
       <div className="mr-auto min-w-52">
-        <h1 className="text-2xl leading-tight">{document.name}</h1>
+        <h1>
+          <input
+            aria-label="Name of the formula"
+            value={document.name}
+            maxLength={120}
+            onChange={event => {
+              const name = event.currentTarget.value;
+              if (name.trim()) edit(d => ({ ...d, name }), "name");
+            }}
+            className="-ml-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-2xl leading-tight font-semibold hover:border-rule"
+          />
+        </h1>
         <p className="text-sm text-faded">
-          {document.family} · {document.school} · version {formula.number},{" "}
+          {familyById(document.family)?.name ?? "own method"} · {document.school} · version {formula.number},{" "}
           <span role="status" className={good ? "text-sorrel" : waiting ? "" : "font-bold text-beet"}>
             {good ? "✓ " : waiting ? "" : "✕ "}
             {SAVE_WORDS[formula.saveState]}
@@ -79,7 +90,6 @@ export function BenchHeader({
         {printDuration(walked.totalS)}
       </KeyFigure>
       <div className="flex gap-2 pt-1">
-        <ScalePanel formula={formula} kitchen={kitchen} walked={walked} />
         <CookButton
           kitchen={kitchen}
           burnerId={burnerId}

@@ -4,9 +4,10 @@ import { ulid } from "ulid";
 import {
   type Askable,
   type Kitchen,
+  FIGURES,
+  type FigureId,
   STEP_KINDS,
   type StepKindName,
-  type TraceQuantity,
   explain,
   insertStep,
   moveStep,
@@ -14,6 +15,7 @@ import {
   removeStep,
   takeSum,
   traceOf,
+  WalkCache,
   walk,
 } from "~/core/formula";
 import { printDuration, s } from "~/core/quantity";
@@ -30,9 +32,11 @@ import { useIntervals } from "../workers/use-intervals";
 import { BenchHeader } from "./bench-header";
 import { ConflictNotice } from "./conflict-notice";
 import { FACES, type Face } from "./faces";
+import { type PanelId, Panels } from "./panels";
 import { PotPanel } from "./pot-panel";
 import { cook, saveEdit } from "./save.server";
 import { StepLine } from "./step-line";
+import { useThreads } from "./threads";
 import { type Formula, useFormula } from "./use-formula";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
@@ -76,30 +80,28 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
   return <Bench key={loaderData.stored.id} {...loaderData} />;
 }
 
-const QUANTITY = {
-  mass: { label: "mass in the pot", unit: "kg", divide: 1000, decimals: 2 },
-  litres: { label: "litres", unit: "l", divide: 1, decimals: 2 },
-  temperature: { label: "temperature", unit: "°C", divide: 1, decimals: 0 },
-} as const;
-
 function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderData"]) {
   const formula = useFormula(stored.id, stored);
   const { document } = formula;
   const [burnerId, setBurnerId] = useState(kitchenData.defaultBurnerId);
+  const opened = useMemo(() => openKitchen(kitchenData, {}, burnerId), [kitchenData, burnerId]);
+  // The facts stay the same objects while somebody types: what was worked out before a step stands.
   const kitchen = useMemo<Kitchen>(
-    () =>
-      openKitchen(
-        { ...kitchenData, formulas: { ...kitchenData.formulas, [stored.id]: document } },
-        {},
-        burnerId,
-      ),
-    [kitchenData, document, stored.id, burnerId],
+    () => ({
+      ...opened,
+      data: { ...kitchenData, formulas: { ...kitchenData.formulas, [stored.id]: document } },
+    }),
+    [opened, kitchenData, document, stored.id],
   );
-  const walked = useMemo(() => walk(document, kitchen, { trace: true }), [document, kitchen]);
+  const [cache] = useState(() => new WalkCache());
+  const walked = useMemo(() => walk(document, kitchen, { trace: true, cache }), [document, kitchen, cache]);
   const { intervals, fresh } = useIntervals(document, kitchenData, burnerId);
   const [selected, setSelected] = useState<string | null>(null);
   const [face, setFace] = useState<Face>("grams");
-  const [quantity, setQuantity] = useState<TraceQuantity>("mass");
+  const [threads, setThreads] = useThreads();
+  const [chosen, setQuantity] = useState<FigureId | null>(null);
+  const quantity = chosen && threads.includes(chosen) ? chosen : (threads[0] ?? "mass");
+  const [panel, setPanel] = useState<PanelId | null>(null);
   const last = intervals[walked.states.length - 1];
   useBenchCommands(formula, selected, setSelected, setFace);
 
@@ -115,18 +117,19 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
       if (asked.ask === "litres") return withUnit(bandText(step?.volumeMl, 1000, 1), "l");
       if (asked.ask === "mark") return withUnit(bandText(step?.markMm, 1, 0), "mm");
       if (asked.ask === "computed") return withUnit(bandText(step?.computedG[asked.what], 1, 0), "g");
+      if (asked.ask === "figure") {
+        const figure = FIGURES[asked.figure];
+        return withUnit(bandText(step?.figures[asked.figure], 1, figure.decimals), figure.unit);
+      }
       return "";
     },
     [intervals, last],
   );
-  const shown = QUANTITY[quantity];
+  const shown = FIGURES[quantity];
   const trace = useMemo(() => traceOf(walked, quantity), [walked, quantity]);
   const band = walked.states.flatMap((state, i) => {
-    const of = intervals[i];
-    const estimate = of && { mass: of.massG, litres: of.volumeMl, temperature: of.temperatureC }[quantity];
-    if (!estimate) return [];
-    const k = quantity === "litres" ? 1000 : 1;
-    return [{ atS: state.clockS, lo: estimate.lo / k, hi: estimate.hi === null ? null : estimate.hi / k }];
+    const estimate = intervals[i]?.figures[quantity];
+    return estimate ? [{ atS: state.clockS, lo: estimate.lo, hi: estimate.hi }] : [];
   });
 
   return (
@@ -144,12 +147,24 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
         />
         {formula.theirs && (
           <ConflictNotice
+            base={formula.base}
             mine={document}
             theirs={formula.theirs}
+            kitchen={kitchen}
             onTake={formula.takeTheirs}
-            onKeep={formula.keepMine}
+            onJoin={formula.join}
           />
         )}
+        <Panels
+          open={panel}
+          onOpen={setPanel}
+          formula={formula}
+          formulaId={stored.id}
+          versionId={stored.versionId}
+          kitchen={kitchen}
+          walked={walked}
+          burnerId={burnerId}
+        />
         <div className="grid lg:grid-cols-[minmax(0,1fr)_20.5rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
           <div className="min-w-0">
             <StepLine
@@ -161,10 +176,12 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
               onFace={() => setFace(nextFace)}
               selected={selected}
               onSelect={setSelected}
+              threads={threads}
+              onThreads={setThreads}
             />
             <section aria-label="Trace" className="px-4 pt-4 pb-8 sm:px-6">
               <div role="group" aria-label="Quantity of the trace" className="flex gap-4 text-sm">
-                {(Object.keys(QUANTITY) as TraceQuantity[]).map(name => (
+                {threads.map(name => (
                   <button
                     key={name}
                     type="button"
@@ -172,7 +189,7 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
                     onClick={() => setQuantity(name)}
                     className={quantity === name ? "font-bold" : "text-faded hover:text-copper"}
                   >
-                    {QUANTITY[name].label}
+                    {FIGURES[name].words}
                   </button>
                 ))}
               </div>
@@ -180,9 +197,9 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
                 planned={trace}
                 band={fresh ? band : []}
                 unit={shown.unit}
-                divide={shown.divide}
+                divide={1}
                 decimals={shown.decimals}
-                label={shown.label}
+                label={shown.words}
                 height={150}
                 summary={`along the line over ${printDuration(s(walked.totalS))}`}
               />
@@ -201,7 +218,7 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
   );
 }
 
-const withUnit = (text: string, unit: string) => (text ? `${text} ${unit}` : "");
+const withUnit = (text: string, unit: string) => (text ? `${text} ${unit}`.trim() : "");
 const nextFace = (face: Face): Face => FACES[(FACES.indexOf(face) + 1) % FACES.length] ?? "grams";
 
 function useBenchCommands(

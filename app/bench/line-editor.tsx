@@ -1,13 +1,10 @@
-import { Plus, X } from "lucide-react";
-import { useId } from "react";
-import { ulid } from "ulid";
+import { X } from "lucide-react";
 import {
   type Certainty,
   type Kitchen,
   type Line,
   type StateAfterStep,
   type Step,
-  addLine,
   namesIn,
   parseRelation,
   relationAsTyped,
@@ -18,7 +15,8 @@ import {
 } from "~/core/formula";
 import { densityOf } from "~/core/larder";
 import { printMass, printUsMeasure, printVolume, volumeOf } from "~/core/quantity";
-import { Button } from "../ui/button";
+import { AddLine } from "./add-line";
+import { IngredientField } from "./ingredient-field";
 import { readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
 import type { Formula } from "./use-formula";
@@ -60,24 +58,7 @@ export function LinesEditor({
           <LineRow key={line.id} line={line} step={step} formula={formula} kitchen={kitchen} state={state} />
         ))}
       </ul>
-      <Button
-        look="quiet"
-        className="mt-1"
-        onClick={() => {
-          const first = kitchen.data.ingredients[0];
-          if (first)
-            formula.edit(d =>
-              addLine(d, step.id, {
-                id: ulid(),
-                of: { larder: first.id },
-                amount: { kind: "share-of-base", pct: 1 },
-                certainty: "assumed",
-              }),
-            );
-        }}
-      >
-        <Plus aria-hidden="true" className="size-4" /> Add an ingredient
-      </Button>
+      <AddLine step={step} formula={formula} kitchen={kitchen} />
     </div>
   );
 }
@@ -101,7 +82,6 @@ function LineRow({
   kitchen: Kitchen;
   state: StateAfterStep | undefined;
 }) {
-  const id = useId();
   const { document } = formula;
   const ingredient =
     state?.sources.get(line.id) ??
@@ -112,37 +92,11 @@ function LineRow({
   const volume = amount && density ? volumeOf(amount.massG, density) : null;
   return (
     <li className="grid grid-cols-[minmax(6rem,1fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-3 gap-y-1 sm:grid-cols-[8rem_minmax(5.5rem,1fr)_auto_3.75rem_auto]">
-      <div>
-        <label htmlFor={id} className="sr-only">
-          Ingredient
-        </label>
-        <select
-          id={id}
-          value={"larder" in line.of ? `larder:${line.of.larder}` : `formula:${line.of.formula}`}
-          onChange={event => {
-            const [kind = "", key = ""] = event.currentTarget.value.split(":");
-            formula.edit(d =>
-              updateLine(d, line.id, { of: kind === "formula" ? { formula: key } : { larder: key } }),
-            );
-          }}
-          className="w-full rounded-md border border-rule bg-enamel px-2 py-1"
-        >
-          <optgroup label="Larder">
-            {kitchen.data.ingredients.map(i => (
-              <option key={i.id} value={`larder:${i.id}`}>
-                {i.name}
-              </option>
-            ))}
-          </optgroup>
-          <optgroup label="Made here">
-            {Object.entries(kitchen.data.formulas).map(([key, made]) => (
-              <option key={key} value={`formula:${key}`}>
-                {made.name}
-              </option>
-            ))}
-          </optgroup>
-        </select>
-      </div>
+      <IngredientField
+        of={line.of}
+        kitchen={kitchen}
+        onRead={of => formula.edit(d => updateLine(d, line.id, { of }))}
+      />
       <TypedField
         hideLabel
         label={`Amount of ${ingredient?.name ?? "this ingredient"}`}
@@ -198,6 +152,20 @@ function LineRow({
       >
         <X aria-hidden="true" className="size-4" />
       </button>
+      {line.question && (
+        <p className="col-span-full flex items-baseline gap-2 rounded-md bg-saffron-wash px-2 py-1 text-sm text-saffron-ink">
+          <span>? {line.question}</span>
+          <button
+            type="button"
+            className="ml-auto underline underline-offset-4"
+            onClick={() =>
+              formula.edit(d => updateLine(d, line.id, { question: undefined, certainty: "stated" }))
+            }
+          >
+            It is right
+          </button>
+        </p>
+      )}
     </li>
   );
 }

@@ -1,3 +1,8 @@
-/** Columns of the line: number, step, amounts, then one per thread and the clock. */
+/** Columns of the line: number, step, amounts, then one per chosen thread (`--threads`) and the clock. */
 export const ROW_GRID =
-  "grid-cols-[1.75rem_minmax(0,1fr)] lg:grid-cols-[1.75rem_minmax(9rem,1fr)_16.5rem_6.25rem_5.75rem_5.25rem_5rem]";
+  "grid-cols-[1.75rem_minmax(0,1fr)] lg:grid-cols-[1.75rem_minmax(9rem,1fr)_15.5rem_var(--threads)_4.75rem]";
+
+/** Width of the threads, for as many as are chosen. */
+export const threadColumns = (count: number): Record<string, string> => ({
+  "--threads": `repeat(${count}, ${count > 3 ? "4.9rem" : "5.8rem"})`,
+});

@@ -15,6 +15,8 @@ import { g } from "~/core/quantity";
 import { bandText } from "../text/format";
 import { Ask } from "../ui/ask";
 import { Button } from "../ui/button";
+import { readWithin } from "../ui/read";
+import { TypedField } from "../ui/typed-field";
 import { GroupEditor, LinesEditor } from "./line-editor";
 import { STEP_FIELDS, StepFieldInput } from "./step-fields";
 import type { Formula } from "./use-formula";
@@ -47,6 +49,18 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             <LinesEditor step={step} formula={formula} kitchen={kitchen} state={state} />
           </>
         )}
+        {step.question && (
+          <p className="flex items-baseline gap-2 rounded-md bg-saffron-wash px-2 py-1.5 text-sm text-saffron-ink">
+            <span>? {step.question}</span>
+            <button
+              type="button"
+              className="ml-auto whitespace-nowrap underline underline-offset-4"
+              onClick={() => change({ question: undefined }, "question")}
+            >
+              It is settled
+            </button>
+          </p>
+        )}
         <label className="block text-xs text-faded">
           Your own words for this step
           <input
@@ -56,6 +70,7 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             className="mt-0.5 block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
           />
         </label>
+        <WhyAndKeep step={step} change={change} />
         <div className="flex flex-wrap gap-2">
           <Button
             look="quiet"
@@ -117,3 +132,61 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
     </div>
   );
 }
+
+/** Why it is done so, and what becomes of what the step takes out. */
+function WhyAndKeep({ step, change }: { step: Step; change: (patch: Partial<Step>, tag: string) => void }) {
+  const input = "mt-0.5 block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink";
+  const takesOut = TAKES_OUT.has(step.kind);
+  return (
+    <div className="grid gap-3 sm:grid-cols-2">
+      <label className={`block text-xs text-faded ${takesOut ? "" : "sm:col-span-2"}`}>
+        Why, for those who learn
+        <input
+          value={step.why ?? ""}
+          maxLength={400}
+          onChange={event => change({ why: event.currentTarget.value || undefined }, "why")}
+          className={input}
+        />
+      </label>
+      {takesOut && (
+        <div className="grid grid-cols-[1fr_6rem] gap-2">
+          <label className="block text-xs text-faded">
+            What is taken out is kept for
+            <input
+              value={step.keeps?.use ?? ""}
+              maxLength={120}
+              placeholder="frying, second wetting …"
+              onChange={event => {
+                const use = event.currentTarget.value;
+                change({ keeps: use ? { ...step.keeps, use } : undefined }, "keeps");
+              }}
+              className={input}
+            />
+          </label>
+          {step.keeps && (
+            <TypedField
+              label="worth a kg"
+              shown={step.keeps.perKg === undefined ? "" : `${step.keeps.perKg}`}
+              read={readWithin("Its worth", "", 0, 10_000)}
+              onRead={perKg => change({ keeps: { use: step.keeps?.use ?? "kept", perKg } }, "keeps-worth")}
+              inputClassName="w-full"
+            />
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Kinds of step by which something leaves the pot that may be of use. */
+const TAKES_OUT: ReadonlySet<Step["kind"]> = new Set([
+  "strain",
+  "degrease",
+  "skim",
+  "lift",
+  "drain",
+  "pass",
+  "reserve",
+  "render",
+  "clarify",
+]);

@@ -8,10 +8,20 @@ import {
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import type { KeyboardEvent } from "react";
-import { type Kitchen, type StepIntervals, type Walk, moveStep } from "~/core/formula";
+import {
+  FIGURES,
+  type FigureId,
+  type Kitchen,
+  type StepIntervals,
+  type Walk,
+  moveStep,
+} from "~/core/formula";
 import { AddStep } from "./add-step";
 import type { Face } from "./faces";
-import { ROW_GRID } from "./row-grid";
+import { IngredientNames } from "./ingredient-field";
+import { ROW_GRID, threadColumns } from "./row-grid";
+import { ThreadPicker } from "./thread-picker";
+import { largestOf } from "./threads";
 import { StepRow } from "./step-row";
 import type { Formula } from "./use-formula";
 
@@ -24,6 +34,8 @@ export interface StepLineProps {
   onFace: () => void;
   selected: string | null;
   onSelect: (id: string | null) => void;
+  threads: readonly FigureId[];
+  onThreads: (threads: readonly FigureId[]) => void;
 }
 
 /** The line: steps down the page, amounts beside them, the pot's state as threads at the right. */
@@ -36,17 +48,15 @@ export function StepLine({
   onFace,
   selected,
   onSelect,
+  threads,
+  onThreads,
 }: StepLineProps) {
   const { document, edit } = formula;
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const largest = {
-    mass: Math.max(1, ...walked.states.map(s => s.massG)),
-    litres: Math.max(1, ...walked.states.map(s => s.volumeMl ?? 0)),
-    clock: Math.max(1, walked.totalS),
-  };
+  const largest = Object.fromEntries(threads.map(id => [id, largestOf(walked, id)]));
   const alongTheLine = (event: KeyboardEvent<HTMLOListElement>) => {
     if (event.altKey || (event.key !== "ArrowDown" && event.key !== "ArrowUp")) return;
     if (!(event.target instanceof HTMLElement) || !event.target.matches("[data-step]")) return;
@@ -56,7 +66,7 @@ export function StepLine({
   };
 
   return (
-    <section aria-label="The line" className="px-4 sm:px-6">
+    <section aria-label="The line" className="px-4 sm:px-6" style={threadColumns(threads.length)}>
       <div className={`grid ${ROW_GRID} border-b border-ink/70 pb-1 text-xs text-faded`}>
         <span />
         <span className="pl-3">step</span>
@@ -81,10 +91,14 @@ export function StepLine({
             </span>
           ))}
         </button>
-        <span className="hidden pl-6 lg:block">in pot</span>
-        <span className="hidden pl-6 lg:block">liquor</span>
-        <span className="hidden pl-6 lg:block">heat</span>
-        <span className="hidden text-right lg:block">clock</span>
+        {threads.map(id => (
+          <span key={id} className="hidden pl-6 lg:block">
+            {FIGURES[id].label}
+          </span>
+        ))}
+        <span className="hidden items-center justify-end gap-2 lg:flex">
+          clock <ThreadPicker threads={threads} onThreads={onThreads} />
+        </span>
       </div>
       <DndContext
         id="steps"
@@ -115,6 +129,7 @@ export function StepLine({
                     p.field.startsWith(`steps.${index}`) ||
                     (index === walked.states.length && !p.field.startsWith("steps.")),
                 )}
+                threads={threads}
                 largest={largest}
                 face={face}
                 open={selected === step.id}
@@ -129,6 +144,7 @@ export function StepLine({
       {document.steps.length === 0 && (
         <p className="py-8 text-faded">No step yet. Begin with what goes into the oven or the pot.</p>
       )}
+      <IngredientNames kitchen={kitchen} />
       <AddStep formula={formula} after={selected} onAdded={onSelect} />
     </section>
   );

@@ -2,7 +2,15 @@ import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import clsx from "clsx";
 import { GripVertical } from "lucide-react";
-import { type Kitchen, type StateAfterStep, type Step, type StepIntervals, kindOf } from "~/core/formula";
+import {
+  FIGURES,
+  type FigureId,
+  type Kitchen,
+  type StateAfterStep,
+  type Step,
+  type StepIntervals,
+  kindOf,
+} from "~/core/formula";
 import { printMass, printNumber } from "~/core/quantity";
 import type { Problem } from "~/core/result";
 import { type Band, bandText, clockBandText, elapsedClock } from "../text/format";
@@ -11,6 +19,7 @@ import { Thread } from "../ui/thread";
 import { type Face, faceOf } from "./faces";
 import { StepEditor } from "./step-editor";
 import { ROW_GRID } from "./row-grid";
+import { THREAD_COLOUR, hasMoved } from "./threads";
 import type { Formula } from "./use-formula";
 
 export interface StepRowProps {
@@ -20,18 +29,14 @@ export interface StepRowProps {
   before: StateAfterStep | undefined;
   interval: StepIntervals | undefined;
   problems: readonly Problem[];
-  largest: { mass: number; litres: number; clock: number };
+  threads: readonly FigureId[];
+  largest: Partial<Record<FigureId, number>>;
   face: Face;
   open: boolean;
   onToggle: () => void;
   formula: Formula;
   kitchen: Kitchen;
 }
-
-/** A figure is repeated only when it has moved by more than this share. */
-const MOVED = 0.003;
-
-const HOTTEST_C = 105;
 
 export function StepRow({
   step,
@@ -40,6 +45,7 @@ export function StepRow({
   before,
   interval,
   problems,
+  threads,
   largest,
   face,
   open,
@@ -52,9 +58,6 @@ export function StepRow({
   const kind = kindOf(step);
   const names = state?.lines.map(line => line.name) ?? step.lines.map(line => nameOf(line.of, kitchen));
   const detail = kind.detail(step);
-  const moved = (now: number | null | undefined, then: number | null | undefined) =>
-    now != null && (then == null || Math.abs(now - then) > MOVED * Math.max(Math.abs(now), Math.abs(then)));
-
   return (
     <li
       ref={setNodeRef}
@@ -91,6 +94,12 @@ export function StepRow({
             {detail && <span className="text-sm text-faded">{detail}</span>}
           </button>
           {step.remark && <p className="text-sm italic">{step.remark}</p>}
+          {open && step.why && <p className="text-sm text-faded">why: {step.why}</p>}
+          {(step.question ?? step.lines.some(line => line.question)) && !open && (
+            <p className="mt-0.5 text-sm text-saffron-ink">
+              ? {step.question ?? step.lines.find(line => line.question)?.question}
+            </p>
+          )}
           {problems.map(problem => (
             <p key={problem.field + problem.code} role="alert" className="mt-1 text-sm text-beet">
               ✕ {problem.message}
@@ -108,76 +117,42 @@ export function StepRow({
         {state ? (
           <>
             <p className="col-start-2 flex flex-wrap gap-x-4 pb-2.5 pl-3 text-sm text-faded lg:hidden">
-              <span>
-                {printNumber(state.massG / 1000, 2)} kg in pot {bandText(interval?.massG, 1000, 1)}
-              </span>
-              {state.volumeMl !== null && (
-                <span>
-                  {printNumber(state.volumeMl / 1000, 2)} l {bandText(interval?.volumeMl, 1000, 1)}
-                </span>
-              )}
-              <span>
-                {printNumber(state.temperatureC)} °C {bandText(interval?.temperatureC, 1, 0)}
-              </span>
+              {threads.map(id => {
+                const value = FIGURES[id].of(state);
+                return value === null ? null : (
+                  <span key={id}>
+                    {FIGURES[id].label} {printNumber(value, FIGURES[id].decimals)} {FIGURES[id].unit}{" "}
+                    {bandText(interval?.figures[id], 1, FIGURES[id].decimals)}
+                  </span>
+                );
+              })}
               <span>
                 {elapsedClock(state.clockS)} {clockBandText(interval?.clockS)}
               </span>
             </p>
-            <Thread
-              className="hidden py-2.5 lg:row-span-2 lg:block"
-              from={before ? before.massG / largest.mass : 0}
-              to={state.massG / largest.mass}
-              colour="#c49a6c"
-            >
-              {moved(state.massG, before?.massG) && (
-                <Figure band={interval?.massG} divide={1000} decimals={2}>
-                  <Ask
-                    of={{ ask: "mass", step: index }}
-                    label={`${printNumber(state.massG / 1000, 2)} kilograms in the pot`}
-                  >
-                    {printNumber(state.massG / 1000, 2)}
-                  </Ask>{" "}
-                  kg
-                </Figure>
-              )}
-            </Thread>
-            <Thread
-              className="hidden py-2.5 lg:row-span-2 lg:block"
-              from={before?.volumeMl ? before.volumeMl / largest.litres : 0}
-              to={state.volumeMl ? state.volumeMl / largest.litres : 0}
-              colour="#8a5a2c"
-            >
-              {state.volumeMl !== null && moved(state.volumeMl, before?.volumeMl) && (
-                <Figure band={interval?.volumeMl} divide={1000} decimals={1}>
-                  <Ask
-                    of={{ ask: "litres", step: index }}
-                    label={`${printNumber(state.volumeMl / 1000, 2)} litres of liquor`}
-                  >
-                    {printNumber(state.volumeMl / 1000, 2)}
-                  </Ask>{" "}
-                  l
-                </Figure>
-              )}
-            </Thread>
-            <Thread
-              className="hidden py-2.5 lg:row-span-2 lg:block"
-              from={before ? before.temperatureC / HOTTEST_C : 0}
-              to={state.temperatureC / HOTTEST_C}
-              colour="#d9a441"
-            >
-              {moved(state.temperatureC, before?.temperatureC) && (
-                <Figure band={interval?.temperatureC} divide={1} decimals={0}>
-                  {printNumber(state.temperatureC)} °C
-                </Figure>
-              )}
-            </Thread>
+            {threads.map(id => (
+              <Thread
+                key={id}
+                className="hidden py-2.5 lg:row-span-2 lg:block"
+                from={before ? (FIGURES[id].of(before) ?? 0) / (largest[id] ?? 1) : 0}
+                to={(FIGURES[id].of(state) ?? 0) / (largest[id] ?? 1)}
+                colour={THREAD_COLOUR[id]}
+              >
+                {hasMoved(id, state, before) && (
+                  <ThreadFigure id={id} state={state} index={index} interval={interval} />
+                )}
+              </Thread>
+            ))}
             <div className="hidden border-rule py-2.5 text-right text-sm leading-5 lg:row-span-2 lg:block">
               <span className="font-semibold">{elapsedClock(state.clockS)}</span>
               <span className="block text-xs leading-4 text-faded">{clockBandText(interval?.clockS)}</span>
             </div>
           </>
         ) : (
-          <p className="hidden py-2.5 text-sm text-faded lg:col-span-4 lg:row-span-2 lg:block">
+          <p
+            className="hidden py-2.5 text-sm text-faded lg:row-span-2 lg:block"
+            style={{ gridColumn: `span ${threads.length + 1}` }}
+          >
             not reached yet
           </p>
         )}
@@ -202,6 +177,33 @@ const nameOf = (of: Step["lines"][number]["of"], kitchen: Kitchen): string =>
   "larder" in of
     ? (kitchen.ingredientById.get(of.larder)?.name ?? of.larder)
     : (kitchen.data.formulas[of.formula]?.name.toLowerCase() ?? "a formula");
+
+/** A thread's figure, which can be asked. */
+function ThreadFigure({
+  id,
+  state,
+  index,
+  interval,
+}: {
+  id: FigureId;
+  state: StateAfterStep;
+  index: number;
+  interval: StepIntervals | undefined;
+}) {
+  const figure = FIGURES[id];
+  const text = printNumber(figure.of(state) ?? 0, figure.decimals);
+  return (
+    <Figure band={interval?.figures[id]} divide={1} decimals={figure.decimals}>
+      <Ask
+        of={{ ask: "figure", step: index, figure: id }}
+        label={`${text} ${figure.unit} ${figure.words} after step ${index + 1}`}
+      >
+        {text}
+      </Ask>{" "}
+      {figure.unit}
+    </Figure>
+  );
+}
 
 /** A figure with its 90 % band below it. */
 function Figure({

@@ -82,7 +82,10 @@ export interface Formula {
   readonly undo: () => void;
   readonly redo: () => void;
   readonly takeTheirs: () => void;
-  readonly keepMine: () => void;
+  /** What this page started from: the common ground of mine and theirs. */
+  readonly base: FormulaDocument;
+  /** Goes on with a document that holds both edits. */
+  readonly join: (document: FormulaDocument) => void;
 }
 
 const draftKey = (id: string) => `hondaro-draft-${id}`;
@@ -181,11 +184,15 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     dispatch({ type: "replace", document: theirs.document });
     setTheirs(null);
   }, [theirs]);
-  const keepMine = useCallback(() => {
-    if (!theirs) return;
-    setHead({ rowVersion: theirs.rowVersion, number: theirs.number, document: theirs.document });
-    setTheirs(null);
-  }, [theirs]);
+  const join = useCallback(
+    (document: FormulaDocument) => {
+      if (!theirs) return;
+      setHead({ rowVersion: theirs.rowVersion, number: theirs.number, document: theirs.document });
+      dispatch({ type: "replace", document });
+      setTheirs(null);
+    },
+    [theirs],
+  );
 
   const saveState: SaveState = theirs
     ? "conflict"
@@ -212,6 +219,7 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     undo,
     redo,
     takeTheirs,
-    keepMine,
+    base: head.document,
+    join,
   };
 }

@@ -1,6 +1,14 @@
 import { Printer } from "lucide-react";
 import { Form, data } from "react-router";
-import { intervalsAlong, labelOf, multiply, namesIn, openKitchen, relationInWords, walk } from "~/core/formula";
+import {
+  intervalsAlong,
+  labelOf,
+  multiply,
+  namesIn,
+  openKitchen,
+  relationInWords,
+  walk,
+} from "~/core/formula";
 import { ALLERGENS } from "~/core/larder";
 import { g, printDuration, printKilograms, printMass, printNumber, printVolume } from "~/core/quantity";
 import { batchesOf, database, findVersion } from "~/data";

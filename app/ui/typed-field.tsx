@@ -15,6 +15,8 @@ export interface TypedFieldProps<T> {
   inputClassName?: string;
   hideLabel?: boolean;
   autoFocus?: boolean;
+  /** Id of a list of names to offer. */
+  list?: string;
 }
 
 /**
@@ -33,6 +35,7 @@ export function TypedField<T>({
   inputClassName,
   hideLabel,
   autoFocus,
+  list,
 }: TypedFieldProps<T>) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
@@ -52,6 +55,7 @@ export function TypedField<T>({
           autoFocus={autoFocus}
           inputMode="text"
           autoComplete="off"
+          list={list}
           spellCheck={false}
           value={typed ?? shown}
           aria-invalid={problem ? true : undefined}

@@ -23,7 +23,7 @@ export const eggWhiteEmulsion = defineFamily({
     targets: [saltTarget(1.0, 0.1)],
     steps: [
       step(
-        "add",
+        "emulsify",
         "start",
         [from("egg-white", pct(22)), from("lemon-juice", pct(5)), from("water", pct(10), "ice")],
         { durationMin: 1, remark: s.start === "ice" ? "Drinking-water ice." : undefined },

@@ -26,7 +26,7 @@ export const fatEmulsion = defineFamily({
       base: { name: "fat and oil", massG: 100 },
       steps: [
         step(
-          "add",
+          "emulsify",
           "start",
           [
             from("egg-white", pct(45)),

@@ -82,3 +82,4 @@ export {
   formulaOf,
   schoolsOf,
 } from "./family";
+export { type ChangedSchool, changeSchool } from "./change-school";

@@ -39,7 +39,7 @@ export const mayonnaise = defineFamily({
       targets: [saltTarget(1.0, 0.1)],
       steps: [
         step(
-          "add",
+          "emulsify",
           "start",
           [
             from("egg-yolk", pct(10)),

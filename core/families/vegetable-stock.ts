@@ -44,7 +44,9 @@ export const vegetableStock = defineFamily({
         s.colour === "brown"
           ? step("brown", "brown", [from("sunflower-oil", pct(2)), ...vegetables], { durationMin: 18 })
           : step("sweat", "sweat", [from("sunflower-oil", pct(1)), ...vegetables], { durationMin: 12 }),
-        step("add", "wet", [from("water", pct(200), "water"), ...depth], { durationMin: 4 }),
+        step(s.colour === "brown" ? "deglaze" : "add", "wet", [from("water", pct(200), "water"), ...depth], {
+          durationMin: 4,
+        }),
         step("simmer", "simmer", [], {
           holdC: Math.round(k.boilsC - 6),
           durationMin: 45,

@@ -6,6 +6,7 @@ import { geometryOfVessel } from "../vessel";
 import { type RelationNames, relationInWords } from "./amount";
 import type { FormulaDocument } from "./document";
 import { explainComputed } from "./explain-computed";
+import { explainFigure } from "./explain-figure";
 import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "./explanation";
 import type { Kitchen } from "./kitchen";
 import { kindOf } from "./steps";
@@ -42,6 +43,10 @@ export function explain(
       return explainMark(asked.step, state, walked, kitchen);
     case "line":
       return explainLine(asked.lineId, state, document);
+    case "figure":
+      if (asked.figure === "mass") return explainMass(asked.step, state, walked);
+      if (asked.figure === "litres") return explainLitres(asked.step, state);
+      return explainFigure(asked, state, walked);
     case "computed":
       return explainComputed(asked, document, state, walked, kitchen);
   }

@@ -1,4 +1,5 @@
 import type { Basis } from "../estimate";
+import type { FigureId } from "./figures";
 
 /** A number on a screen, by name. */
 export type Askable =
@@ -7,6 +8,7 @@ export type Askable =
   | { readonly ask: "mark"; readonly step: number }
   | { readonly ask: "line"; readonly step: number; readonly lineId: string }
   | { readonly ask: "computed"; readonly step: number; readonly what: string }
+  | { readonly ask: "figure"; readonly step: number; readonly figure: FigureId }
   | { readonly ask: "yield" };
 
 /** Something that entered a number; it can be asked in turn when `then` is there. */

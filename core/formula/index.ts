@@ -42,7 +42,7 @@ export type { Askable, ExplainedInput, Explanation } from "./explanation";
 export { explain, namesIn } from "./explain";
 export { type Course, courseOf, interpolate } from "./course";
 export { type ReadRelation, parseRelation, relationAsTyped } from "./parse-relation";
-export { TRACE_QUANTITIES, type TraceQuantity, type TracedPoint, traceOf } from "./trace";
+export { type TracedPoint, traceOf } from "./trace";
 export { displacedIn, heapsOf } from "./steps/shared";
 export { BLEND_TOOLS } from "./steps/blend";
 export { CLARIFY_METHODS } from "./steps/clarify";

@@ -1,6 +1,7 @@
 import { type Estimate, BASIS_OF_MARK, type Basis, swingIntervals, weakest } from "../estimate";
 import { FACTS, type FactId } from "../facts";
 import type { FormulaDocument } from "./document";
+import { FIGURES, FIGURE_IDS, type FigureId } from "./figures";
 import { type Kitchen, type KitchenData, openKitchen } from "./kitchen";
 import { walk } from "./walk";
 
@@ -12,6 +13,8 @@ export interface StepIntervals {
   readonly clockS: Estimate;
   readonly durationS: Estimate;
   readonly markMm: Estimate | null;
+  /** Every quantity that can stand as a thread; `null` where there is none. */
+  readonly figures: Readonly<Record<FigureId, Estimate | null>>;
   /** Amounts the sums worked out, by their name in `Computed.what`. */
   readonly computedG: Readonly<Record<string, Estimate>>;
 }
@@ -72,6 +75,7 @@ export function intervalsAlong(
         state.clockS,
         state.durationS,
         state.mark?.markMm ?? 0,
+        ...FIGURE_IDS.map(id => FIGURES[id].of(state) ?? 0),
         ...known.computed.map(c => state.computed.find(other => other.what === c.what)?.massG ?? 0),
       ];
     });
@@ -98,10 +102,14 @@ export function intervalsAlong(
       clockS: estimate(3),
       durationS: estimate(4),
       markMm: state.mark ? estimate(5) : null,
+      figures: Object.fromEntries(
+        FIGURE_IDS.map((id, k) => [id, FIGURES[id].of(state) === null ? null : estimate(OWN + k)]),
+      ) as Record<FigureId, Estimate | null>,
       computedG: Object.fromEntries(state.computed.map((c, k) => [c.what, estimate(FIXED + k)])),
     };
   });
 }
 
 /** Outputs every step has, before its computed amounts. */
-const FIXED = 6;
+const OWN = 6;
+const FIXED = OWN + FIGURE_IDS.length;

@@ -1,4 +1,5 @@
 import { type FactId, type FactValues, NOMINAL_FACTS } from "../facts";
+import type { House } from "../house";
 import { type Ingredient } from "../larder";
 import { type Surroundings, pressureAtAltitude, saturationTemperature } from "../pot";
 import type { Appliance } from "../kit";
@@ -26,6 +27,8 @@ export interface KitchenData {
   readonly defaultBurnerId: string;
   /** Facts the kitchen has measured for itself. */
   readonly facts: Partial<Record<FactId, number>>;
+  /** Words and rates this house has settled. */
+  readonly house: House;
   /** Formulas other formulas may draw on. */
   readonly formulas: Readonly<Record<string, FormulaDocument>>;
 }

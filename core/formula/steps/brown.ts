@@ -3,7 +3,7 @@ import { dryPart, massOfPools } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok } from "../../result";
 import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
-import { addLines } from "./shared";
+import { addLines, workingVessel } from "./shared";
 
 const schema = z.strictObject({ ...stepFields, kind: z.literal("brown"), durationMin });
 
@@ -28,6 +28,10 @@ export const brown = defineStep({
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
+    const vessel = context.vessel
+      ? ok(context.vessel)
+      : workingVessel(context, added.value, undefined, ["pan", "pot"]);
+    if (!vessel.ok) return vessel;
     let pot = added.value;
     const before = massOfPools(pot.exits.vapour);
     for (const line of context.lines)
@@ -36,7 +40,7 @@ export const brown = defineStep({
     return ok(
       outcome(
         { ...pot, temperatureC: BROWNING_C },
-        context.vessel,
+        vessel.value,
         minutes(step.durationMin * facts.handTimes),
         {
           computed: [{ what: "lost as steam", massG: steam, way: "out" }],

@@ -43,7 +43,12 @@ export const emulsify = defineStep({
     if (!added.ok) return added;
     const pot = beatIn(added.value, added.value.floatFatG);
     if (!pot.ok) return pot;
-    const vessel = workingVessel(context, pot.value, step.vesselId, ["container", "pan", "pot"]);
+    const vessel = workingVessel(
+      context,
+      pot.value,
+      step.vesselId,
+      context.vessel ? ["container", "pan", "pot"] : ["container"],
+    );
     if (!vessel.ok) return vessel;
     return ok(outcome(pot.value, vessel.value, minutes(step.durationMin * facts.handTimes)));
   },

@@ -3,13 +3,15 @@ import { emulsify } from "../../pot";
 import { degC, minutes } from "../../quantity";
 import { type Warning, ok, refuse } from "../../result";
 import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
-import { addLines } from "./shared";
+import { addLines, atTemperature } from "./shared";
 
 const schema = z.strictObject({ ...stepFields, kind: z.literal("mount"), durationMin });
 
 /** Butter straight from the cold, °C; window of the mounted sauce, °C. Source: docs/models.md "Butter". */
 const COLD_BUTTER_C = degC(5);
 const WINDOW_C = { lo: 48, hi: 80 } as const;
+/** Where a sauce is kept while butter goes in, °C. Common practice, no source. */
+const MOUNTED_C = 60;
 
 /** Swirls cold butter in off the boil; it thickens and shines, and does not take fat away. */
 export const mount = defineStep({
@@ -32,7 +34,9 @@ export const mount = defineStep({
     if (!added.ok) return added;
     const pot = emulsify(added.value, added.value.floatFatG);
     if (!pot.ok) return pot;
-    const t = pot.value.temperatureC;
+    // Piece by piece over a low flame: the cold of the butter is given back as it goes in.
+    const t = context.pot.temperatureC;
+    const kept = atTemperature(pot.value, degC(Math.max(pot.value.temperatureC, Math.min(t, MOUNTED_C))));
     const warnings: Warning[] =
       t > WINDOW_C.hi
         ? [
@@ -49,6 +53,6 @@ export const mount = defineStep({
               },
             ]
           : [];
-    return ok(outcome(pot.value, vessel, minutes(step.durationMin * facts.handTimes), { warnings }));
+    return ok(outcome(kept, vessel, minutes(step.durationMin * facts.handTimes), { warnings }));
   },
 });

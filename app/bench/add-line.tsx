@@ -1,0 +1,63 @@
+import { useState } from "react";
+import { ulid } from "ulid";
+import { type Kitchen, type Step, addLine, parseLine, relationInWords, namesIn } from "~/core/formula";
+import type { Formula } from "./use-formula";
+import { NAMES_LIST } from "./ingredient-field";
+
+/** A line typed in one go: "2 parts onion", "60 g/l butter", "a knob of butter". It is read back while typing. */
+export function AddLine({ step, formula, kitchen }: { step: Step; formula: Formula; kitchen: Kitchen }) {
+  const [text, setText] = useState("");
+  const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
+  const read = text.trim()
+    ? parseLine(text, {
+        document: formula.document,
+        larder: kitchen.data.ingredients,
+        formulas: kitchen.data.formulas,
+        ...(inGroup && { inGroup }),
+        field: "line",
+      })
+    : null;
+  return (
+    <form
+      className="mt-2"
+      onSubmit={event => {
+        event.preventDefault();
+        if (!read?.ok) return;
+        const { of, relation, typed, certainty = "stated" } = read.value;
+        formula.edit(d =>
+          addLine(d, step.id, { id: ulid(), of, amount: relation, certainty, ...(typed && { typed }) }),
+        );
+        setText("");
+      }}
+    >
+      <label className="block text-xs text-faded">
+        Add a line, as you would say it
+        <span className="mt-0.5 flex gap-2">
+          <input
+            value={text}
+            onChange={event => setText(event.currentTarget.value)}
+            list={text.trim().length > 1 ? NAMES_LIST : undefined}
+            autoComplete="off"
+            placeholder="2 parts onion · 60 g/l butter · to 0.8 % salt"
+            aria-invalid={read && !read.ok ? true : undefined}
+            className="w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
+          />
+          <button
+            type="submit"
+            disabled={!read?.ok}
+            className="rounded-md border border-ink bg-enamel px-3 font-semibold text-ink disabled:border-rule disabled:text-faded"
+          >
+            Put in
+          </button>
+        </span>
+      </label>
+      {read && (
+        <p role="status" className={`mt-1 text-xs ${read.ok ? "text-faded" : "text-beet"}`}>
+          {read.ok
+            ? `understood: ${read.value.name}, ${read.value.understood ?? relationInWords(read.value.relation, namesIn(formula.document))}${read.value.certainty === "assumed" ? ", assumed until weighed" : ""}`
+            : `✕ ${read.problems[0]?.message}`}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,90 @@
+import { Link } from "react-router";
+import type { Kitchen, Walk } from "~/core/formula";
+import type { Formula } from "../use-formula";
+import { AimPanel } from "./aim-panel";
+import { CostPanel } from "./cost-panel";
+import { PrepPanel } from "./prep-panel";
+import { SaltPanel } from "./salt-panel";
+import { ScalePanel } from "./scale-panel";
+import { SchoolsPanel } from "./schools-panel";
+
+const PANELS = {
+  schools: "Schools",
+  scale: "Scale",
+  aim: "Aim",
+  salt: "Salt",
+  cost: "Cost",
+  prep: "Get ready",
+} as const;
+export type PanelId = keyof typeof PANELS;
+
+/** What can be asked of the whole formula; one sheet at a time, in place under the header. */
+export function Panels({
+  open,
+  onOpen,
+  formula,
+  formulaId,
+  versionId,
+  kitchen,
+  walked,
+  burnerId,
+}: {
+  open: PanelId | null;
+  onOpen: (panel: PanelId | null) => void;
+  formula: Formula;
+  formulaId: string;
+  versionId: string;
+  kitchen: Kitchen;
+  walked: Walk;
+  burnerId: string;
+}) {
+  const props = { formula, kitchen, walked, burnerId };
+  const link = "text-faded hover:text-copper";
+  return (
+    <>
+      <div
+        role="group"
+        aria-label="The whole formula"
+        className="flex flex-wrap gap-x-5 gap-y-1 px-4 pb-3 text-sm sm:px-6"
+      >
+        {(Object.keys(PANELS) as PanelId[]).map(id => (
+          <button
+            key={id}
+            type="button"
+            aria-expanded={open === id}
+            onClick={() => onOpen(open === id ? null : id)}
+            className={
+              open === id
+                ? "font-bold underline decoration-copper decoration-2 underline-offset-4"
+                : "hover:text-copper"
+            }
+          >
+            {PANELS[id]}
+          </button>
+        ))}
+        <Link to={`/bench/${formulaId}/versions`} className={link}>
+          Versions
+        </Link>
+        <Link to={`/book/${versionId}`} className={link}>
+          Card, print
+        </Link>
+        <a href={`/api/formulas/${formulaId}.json`} className={link} download>
+          Take away
+        </a>
+      </div>
+      {open && (
+        <section
+          aria-label={PANELS[open]}
+          className="mx-4 mb-4 rounded-xl border border-rule bg-enamel p-5 sm:mx-6"
+        >
+          {open === "schools" && <SchoolsPanel {...props} />}
+          {open === "scale" && <ScalePanel {...props} />}
+          {open === "aim" && <AimPanel {...props} />}
+          {open === "salt" && <SaltPanel {...props} />}
+          {open === "cost" && <CostPanel {...props} />}
+          {open === "prep" && <PrepPanel {...props} />}
+        </section>
+      )}
+    </>
+  );
+}
