@@ -10,7 +10,6 @@ export {
   saveHouse,
 } from "./kitchens";
 export {
-  type StoredFormula,
   findFormula,
   findVersion,
   goOnFrom,

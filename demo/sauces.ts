@@ -17,7 +17,7 @@ export const STOCK_ID = "guinea-fowl-brown-stock";
 export const FUMET_ID = "trout-fumet";
 export const VEGETABLE_STOCK_ID = "mushroom-barley-stock";
 export const COULIS_ID = "nettle-coulis";
-export const SALSIFY_ID = "salsify-puree";
+const SALSIFY_ID = "salsify-puree";
 
 export const ALTITUDE_M = 1180;
 const boilsC = valueOf(saturationTemperature(valueOf(pressureAtAltitude(ALTITUDE_M))));

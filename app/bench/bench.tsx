@@ -159,7 +159,6 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
           open={panel}
           onOpen={setPanel}
           formula={formula}
-          formulaId={stored.id}
           versionId={stored.versionId}
           kitchen={kitchen}
           walked={walked}

@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useMemo, useSyncExternalStore } from "react";
 import { FIGURES, FIGURE_IDS, type FigureId, type StateAfterStep, type Walk } from "~/core/formula";
 
 /** Colours of the threads: the liquid's own hues, each with its word beside it. */
@@ -23,24 +23,27 @@ export const MOST_THREADS = 4;
 const USUAL: readonly FigureId[] = ["mass", "litres", "temperature"];
 const KEY = "hondaro-threads";
 
+const listeners = new Set<() => void>();
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+const stored = (): string => localStorage.getItem(KEY) ?? "";
+
+function readThreads(kept: string): readonly FigureId[] {
+  const known = FIGURE_IDS.filter(id => kept.split(" ").includes(id)).slice(0, MOST_THREADS);
+  return known.length ? known : USUAL;
+}
+
 /** Columns this cook has chosen, kept on the device. */
 export function useThreads(): [readonly FigureId[], (threads: readonly FigureId[]) => void] {
-  const [threads, setThreads] = useState<readonly FigureId[]>(USUAL);
-  useEffect(() => {
-    try {
-      const kept = JSON.parse(localStorage.getItem(KEY) ?? "null") as unknown;
-      const known = Array.isArray(kept) ? FIGURE_IDS.filter(id => kept.includes(id)) : [];
-      if (known.length) setThreads(known.slice(0, MOST_THREADS));
-    } catch {
-      // What cannot be read is left; the usual columns stand.
-    }
-  }, []);
+  const kept = useSyncExternalStore(subscribe, stored, () => "");
+  const threads = useMemo(() => readThreads(kept), [kept]);
   return [
     threads,
     chosen => {
-      const ordered = FIGURE_IDS.filter(id => chosen.includes(id)).slice(0, MOST_THREADS);
-      setThreads(ordered);
-      localStorage.setItem(KEY, JSON.stringify(ordered));
+      localStorage.setItem(KEY, chosen.slice(0, MOST_THREADS).join(" "));
+      listeners.forEach(listener => listener());
     },
   ];
 }

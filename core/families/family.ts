@@ -3,7 +3,6 @@ import {
   type FormulaDocument,
   type FormulaTarget,
   type Group,
-  type Line,
   type ServedAs,
   type Step,
 } from "../formula";
@@ -125,12 +124,3 @@ export function formulaOf(
     notes: draft.notes ?? "",
   };
 }
-
-/** Words every step may bring along. */
-export interface StepWords {
-  readonly why?: string;
-  readonly cue?: string;
-  readonly remark?: string;
-}
-
-export type { FormulaDocument, Line, Step };

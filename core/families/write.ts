@@ -11,7 +11,6 @@ export const parts = (count: number, group = "mirepoix"): AmountRelation => ({
   group,
   parts: count,
 });
-export const sameAs = (line: string, factor = 1): AmountRelation => ({ kind: "equal-to", line, factor });
 export const toSalt = (value: number): AmountRelation => ({ kind: "to-reach", what: "salt", value });
 export const byFeel = (massG: number): AmountRelation => ({ kind: "by-feel", massG });
 
@@ -51,4 +50,3 @@ export const saltTarget = (value: number, tolerance = 0.05): FormulaTarget => ({
   value,
   tolerance,
 });
-export const fatTarget = (value: number, tolerance = 1): FormulaTarget => ({ what: "fat", value, tolerance });

@@ -1,4 +1,5 @@
 import { expect, test } from "vitest";
+import { GLACE_ID, STOCK_ID } from "../../demo/formulas";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { REFERENCE_BY_ID } from "../larder";
 import { brandChange, formulasUsing } from ".";
@@ -25,7 +26,11 @@ const sauce: FormulaDocument = {
     },
   ],
 };
-const kitchen = { ...DEMO_KITCHEN, formulas: { ...DEMO_KITCHEN.formulas, sauce } };
+const { [STOCK_ID]: stock, [GLACE_ID]: glace } = DEMO_KITCHEN.formulas as Record<string, FormulaDocument>;
+const kitchen = {
+  ...DEMO_KITCHEN,
+  formulas: { [STOCK_ID]: stock, [GLACE_ID]: glace, sauce } as Record<string, FormulaDocument>,
+};
 const ingredient = (id: string) => {
   const found = REFERENCE_BY_ID.get(id);
   if (!found) throw new Error(id);

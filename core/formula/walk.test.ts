@@ -61,7 +61,7 @@ describe("the walk of the demo stock at 8.6 kg", () => {
       const points = traceOf(walked, quantity);
       expect(points.every((p, i) => i === 0 || p.atS >= (points[i - 1]?.atS ?? 0))).toBe(true);
     }
-    expect(traceOf(walked, "mass").at(-1)?.value).toBeCloseTo(walked.states.at(-1)?.massG ?? 0, 6);
+    expect(traceOf(walked, "mass").at(-1)?.value).toBeCloseTo((walked.states.at(-1)?.massG ?? 0) / 1000, 9);
   });
 });
 

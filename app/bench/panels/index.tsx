@@ -23,7 +23,6 @@ export function Panels({
   open,
   onOpen,
   formula,
-  formulaId,
   versionId,
   kitchen,
   walked,
@@ -32,7 +31,6 @@ export function Panels({
   open: PanelId | null;
   onOpen: (panel: PanelId | null) => void;
   formula: Formula;
-  formulaId: string;
   versionId: string;
   kitchen: Kitchen;
   walked: Walk;
@@ -62,15 +60,9 @@ export function Panels({
             {PANELS[id]}
           </button>
         ))}
-        <Link to={`/bench/${formulaId}/versions`} className={link}>
-          Versions
-        </Link>
         <Link to={`/book/${versionId}`} className={link}>
           Card, print
         </Link>
-        <a href={`/api/formulas/${formulaId}.json`} className={link} download>
-          Take away
-        </a>
       </div>
       {open && (
         <section
