@@ -29,7 +29,7 @@ test("every screen is accessible", async ({ page }) => {
   await page.getByRole("button", { name: /Brown the/ }).click();
   await accessible(page, "bench, row open");
   await page
-    .getByRole("button", { name: /kilograms in the pot/ })
+    .getByRole("button", { name: /mass in the pot after step/ })
     .first()
     .click();
   await accessible(page, "a number taken apart");

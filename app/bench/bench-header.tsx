@@ -48,7 +48,7 @@ export function BenchHeader({
       aria-label="Formula"
       className="flex flex-wrap items-start gap-x-8 gap-y-3 px-4 pt-5 pb-2 sm:px-6"
     >
-      <div className="mr-auto min-w-52">
+      <div className="mr-auto max-w-xl min-w-64 grow basis-80">
         <h1>
           <input
             aria-label="Name of the formula"

@@ -1,4 +1,4 @@
-import { g, printMass } from "../../quantity";
+import { g, printKilograms, printMass } from "../../quantity";
 import type { FormulaDocument } from "../document";
 import { relationAsTyped } from "../parse-relation";
 import { type Step, kindOf } from "../steps";
@@ -49,8 +49,8 @@ export function diffFormulas(
   whole("school", before.school, after.school);
   whole(
     "base",
-    `${printMass(g(before.base.massG))} ${before.base.name}`,
-    `${printMass(g(after.base.massG))} ${after.base.name}`,
+    `${printKilograms(g(before.base.massG))} ${before.base.name}`,
+    `${printKilograms(g(after.base.massG))} ${after.base.name}`,
   );
   whole("portion", printMass(g(before.portionG)), printMass(g(after.portionG)));
   whole("targets", targetsInWords(before), targetsInWords(after));

@@ -261,16 +261,19 @@ function keepTime(plain: FormulaDocument, kitchen: Kitchen, original: Walk, fact
   const aim = factor * original.finishedG;
   const start = fond.reasons.size ? walk(fond.document, kitchen, { cache }) : multiplied;
   const liquids = liquidLines(start);
+  // Where no liquid is poured (the water that covers follows from the bones) everything goes with the yield.
   const at = (share: number): { document: FormulaDocument; walked: Walk } => {
-    const document = liquids.reduce(
-      (d, line) => withLineMass(d, line.lineId, line.massG * share, line.massG),
-      fond.document,
-    );
+    const document = liquids.length
+      ? liquids.reduce(
+          (d, line) => withLineMass(d, line.lineId, line.massG * share, line.massG),
+          fond.document,
+        )
+      : multiply(fond.document, share);
     return { document, walked: walk(document, kitchen, { cache }) };
   };
   const made = (walked: Walk) => (walked.problems.length ? null : walked.finishedG);
   const now = made(start);
-  if (!liquids.length || now === null || Math.abs(now / aim - 1) < LEAST_CORRECTION)
+  if (now === null || Math.abs(now / aim - 1) < LEAST_CORRECTION)
     return now === null
       ? refuse(...start.problems)
       : ok({ document: fond.document, walked: start, liquid: 1, reasons: fond.reasons });

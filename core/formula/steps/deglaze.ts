@@ -12,7 +12,8 @@ export const deglaze = defineStep({
   label: "Deglaze",
   schema,
   blank: id => ({ id, kind: "deglaze" as const, lines: [], durationMin: 5 }),
-  title: () => "Deglaze the trays",
+  title: (_step, names) =>
+    names.length && names[0] !== "water" ? `Deglaze with ${names.join(", ")}` : "Deglaze",
   detail: () => "scrape; this liquid counts as wetting",
   cue: "nothing brown left on the metal",
   cautions: () => ["Steam rises at once: pour slowly, face away."],
