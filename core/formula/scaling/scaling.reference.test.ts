@@ -1,0 +1,72 @@
+import { describe, expect, test } from "vitest";
+import { valueOf } from "../../result";
+import {
+  bowlBatches,
+  firstDoseShare,
+  largestRemainder,
+  openKitchen,
+  portionsOf,
+  priceForShare,
+  scaleEvaporation,
+  scaleFormula,
+} from "..";
+import { DEMO_KITCHEN } from "../../../demo/kitchen";
+
+const area = (diameterMm: number) => (Math.PI * diameterMm ** 2) / 4;
+
+describe("06-G check rows", () => {
+  const base = { liquidG: 3000, evaporatedG: 600, minutes: 30, surfaceMm2: area(250) };
+  test("G-1 four times in a 36 cm pot, as long as written: 1.2442 kg leave, 10.844 kg to start", () => {
+    const found = valueOf(scaleEvaporation(base, 4, area(360), "time"));
+    expect(found.evaporatedG).toBeCloseTo(1244.2, 0);
+    expect(found.startG).toBeCloseTo(10_844, 0);
+  });
+  test("G-2 in the same proportions: 57.87 min", () => {
+    expect(valueOf(scaleEvaporation(base, 4, area(360), "proportions")).minutes).toBeCloseTo(57.87, 2);
+  });
+  test.each([
+    [2, 1],
+    [4, 0.95],
+    [16, 0.85],
+    [100, 0.75],
+  ])("G-4 × %d: %d of the salt first", (factor, share) => {
+    expect(firstDoseShare(factor)).toBeCloseTo(share, 9);
+  });
+  test("G-5 and G-6 rounding keeps the total", () => {
+    expect(largestRemainder([101.26, 33.33, 14.87, 7.9, 2.64], 1)).toEqual([101, 33, 15, 8, 3]);
+    const tenths = largestRemainder([12.345, 6.789, 3.456, 0.71], 0.1);
+    [12.3, 6.8, 3.5, 0.7].forEach((wanted, i) => expect(tenths[i]).toBeCloseTo(wanted, 9));
+  });
+  test("G-7 9.6 kg at 60 g, 3 % lost in serving: 155 portions; 0.2013 each is 0.7189 at 28 %", () => {
+    const portions = valueOf(portionsOf(9600 as never, 60 as never, 0.03));
+    expect(portions).toBe(155);
+    expect(valueOf(priceForShare(31.2 / portions, 28))).toBeCloseTo(0.7189, 3);
+  });
+  test("G-8 six litres in a bowl of five: two of three", () => {
+    expect(valueOf(bowlBatches(6000, 5000))).toEqual({ count: 2, eachMl: 3000 });
+  });
+  test("C18 6.80 at 28 % is 24.29", () => expect(valueOf(priceForShare(6.8, 28))).toBeCloseTo(24.29, 2));
+  test("C174 3.6 kg that grows to 1.5 l a kg, in 5 l: two batches", () => {
+    expect(valueOf(bowlBatches(3600, 5000, 1.5)).count).toBe(2);
+  });
+});
+
+describe("scaling a formula of the kitchen", () => {
+  const kitchen = openKitchen(DEMO_KITCHEN);
+  const document = DEMO_KITCHEN.formulas["cider-juniper-pan-sauce"];
+  if (!document) throw new Error("The demo pan sauce is gone.");
+  const scaled = valueOf(
+    scaleFormula(document, kitchen, { by: "covers", covers: 84, portionG: 40, overagePct: 5 }),
+  );
+  test("C153, C172 eighty-four covers of 40 g and 5 % over are made", () => {
+    expect(scaled.finished.oursG * scaled.batches).toBeCloseTo(84 * 40 * 1.05, 0);
+  });
+  test("C175 each correction says why; salt follows the finished weight", () => {
+    for (const line of scaled.lines)
+      if (Math.abs(line.oursG / line.plainG - 1) > 0.02) expect(line.reason, line.name).toBeTruthy();
+  });
+  test("a factor nobody cooks is refused", () => {
+    const refused = scaleFormula(document, kitchen, { by: "factor", factor: 0.001 });
+    expect(!refused.ok && refused.problems[0]?.code).toBe("OUT_OF_RANGE");
+  });
+});
