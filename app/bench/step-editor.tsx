@@ -18,7 +18,8 @@ import { Button } from "../ui/button";
 import { readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
 import { GroupEditor, LinesEditor } from "./line-editor";
-import { STEP_FIELDS, StepFieldInput } from "./step-fields";
+import { STEP_FIELDS } from "./step-field-list";
+import { StepFieldInput } from "./step-fields";
 import type { Formula } from "./use-formula";
 
 export interface StepEditorProps {

@@ -72,8 +72,8 @@ export {
   type Scaled,
   type ScaledLine,
   type ScaledStep,
-  scaleFormula,
-} from "./scaling/scale-formula";
+} from "./scaling/scaled";
+export { scaleFormula } from "./scaling/scale-formula";
 export { type Conflict, type Merged, type Picks, mergeDocuments } from "./compare/merge";
 export { type Change, diffFormulas } from "./compare/diff";
 export { type OutcomeRow, compareOutcomes } from "./compare/outcome";
