@@ -45,7 +45,7 @@ export function AddLine({ step, formula, kitchen }: { step: Step; formula: Formu
           <button
             type="submit"
             disabled={!read?.ok}
-            className="rounded-md border border-ink bg-enamel px-3 font-semibold text-ink disabled:border-rule disabled:text-faded"
+            className="rounded-md border border-ink bg-enamel px-3 font-semibold whitespace-nowrap text-ink disabled:border-rule disabled:text-faded"
           >
             Put in
           </button>

@@ -196,8 +196,8 @@ export function AimPanel({
                     )}
                   </td>
                   <td className="pr-3 text-right whitespace-nowrap">{printMass(line.massG)}</td>
-                  <td>{bound("minG")}</td>
-                  <td>{bound("maxG")}</td>
+                  <td className="py-0.5">{bound("minG")}</td>
+                  <td className="py-0.5">{bound("maxG")}</td>
                   {answer && (
                     <td className="text-right font-semibold whitespace-nowrap text-copper">
                       {moved ? printMass(g(moved.afterG)) : "stays"}

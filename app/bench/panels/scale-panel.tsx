@@ -248,10 +248,12 @@ function SideBySide({ scaled }: { scaled: Scaled }) {
           {scaled.lines.map(line => (
             <tr key={line.lineId} className="align-top">
               <td className="py-1 pr-3">{line.name}</td>
-              <td className="text-right whitespace-nowrap">{printMass(g(line.originalG))}</td>
-              <td className="pl-4 text-right whitespace-nowrap text-faded">{printMass(g(line.plainG))}</td>
+              <td className="py-1 text-right whitespace-nowrap">{printMass(g(line.originalG))}</td>
+              <td className="py-1 pl-4 text-right whitespace-nowrap text-faded">
+                {printMass(g(line.plainG))}
+              </td>
               <td
-                className={`pl-4 text-right whitespace-nowrap ${corrected(line.oursG, line.plainG) ? "font-bold text-copper" : "font-semibold"}`}
+                className={`py-1 pl-4 text-right whitespace-nowrap ${corrected(line.oursG, line.plainG) ? "font-bold text-copper" : "font-semibold"}`}
               >
                 {printMass(g(line.roundedG))}
                 {line.firstDoseG !== undefined && (
@@ -260,16 +262,16 @@ function SideBySide({ scaled }: { scaled: Scaled }) {
                   </span>
                 )}
               </td>
-              <td className="pl-6 text-faded">{line.reason}</td>
+              <td className="py-1 pl-6 text-faded">{line.reason}</td>
             </tr>
           ))}
           {scaled.computed.map(row => (
             <tr key={row.what} className="text-faded">
               <td className="py-1 pr-3">{row.what}</td>
-              <td className="text-right whitespace-nowrap">{printMass(g(row.originalG))}</td>
-              <td className="pl-4 text-right whitespace-nowrap">{printMass(g(row.plainG))}</td>
+              <td className="py-1 text-right whitespace-nowrap">{printMass(g(row.originalG))}</td>
+              <td className="py-1 pl-4 text-right whitespace-nowrap">{printMass(g(row.plainG))}</td>
               <td
-                className={`pl-4 text-right whitespace-nowrap ${corrected(row.oursG, row.plainG) ? "font-bold text-copper" : ""}`}
+                className={`py-1 pl-4 text-right whitespace-nowrap ${corrected(row.oursG, row.plainG) ? "font-bold text-copper" : ""}`}
               >
                 {printMass(g(row.oursG))}
               </td>
@@ -280,11 +282,15 @@ function SideBySide({ scaled }: { scaled: Scaled }) {
           ))}
           <tr className="border-t-2 border-ink/70 font-semibold">
             <td className="py-1 pr-3">finished</td>
-            <td className="text-right whitespace-nowrap">{printKilograms(g(scaled.finished.originalG))}</td>
-            <td className="pl-4 text-right whitespace-nowrap text-faded">
+            <td className="py-1 text-right whitespace-nowrap">
+              {printKilograms(g(scaled.finished.originalG))}
+            </td>
+            <td className="py-1 pl-4 text-right whitespace-nowrap text-faded">
               {printKilograms(g(scaled.finished.plainG))}
             </td>
-            <td className="pl-4 text-right whitespace-nowrap">{printKilograms(g(scaled.finished.oursG))}</td>
+            <td className="py-1 pl-4 text-right whitespace-nowrap">
+              {printKilograms(g(scaled.finished.oursG))}
+            </td>
             <td />
           </tr>
         </tbody>

@@ -1,4 +1,4 @@
-import { g, printKilograms, printNumber } from "../../quantity";
+import { g, printKilograms, printMass, printNumber } from "../../quantity";
 import { type Result, ok, refuse } from "../../result";
 import { geometryOfVessel } from "../../vessel";
 import type { FormulaDocument } from "../document";
@@ -15,7 +15,6 @@ const SETTLED = 1e-6;
 /** Keep time: so much more or less liquid changes what the vegetables and bones give. Source: docs/models.md "Scaling". */
 const OTHER_EXTRACTION = 0.1;
 const MUCH_LONGER = 1.5;
-const FOND_STRETCHED = 1.5;
 
 export interface Fitted {
   readonly document: FormulaDocument;
@@ -56,14 +55,17 @@ function liftFond(
     if (state.step.kind !== "deglaze" || !state.vessel || !before?.vessel) return;
     const wider =
       (geometryOfVessel(state.vessel).baseDiameterMm / geometryOfVessel(before.vessel).baseDiameterMm) ** 2;
-    if (Math.abs(wider / factor - 1) < LEAST_CORRECTION) return;
+    // One pan of fond feeds so much sauce: a larger batch lifts several and pools them.
+    const pans = Math.max(1, Math.round(factor / wider));
+    const fond = pans * wider;
+    if (pans === 1 && Math.abs(fond / factor - 1) < LEAST_CORRECTION) return;
     for (const line of state.lines) {
       const was = before.lines.find(l => l.lineId === line.lineId);
       if (!was) continue;
-      next = withLineMass(next, line.lineId, was.massG * wider, line.massG);
+      next = withLineMass(next, line.lineId, was.massG * fond, line.massG);
       reasons.set(
         line.lineId,
-        `The fond goes with the floor of the pan: ${state.vessel.name} has ${printNumber(wider, 2)} times that of ${before.vessel.name}, not ${printNumber(factor, 2)} times.${factor / wider > FOND_STRETCHED ? " One pan gives too little fond for this batch: lift several and pool them." : ""}`,
+        `The fond goes with the floor of the pan: ${state.vessel.name} has ${printNumber(wider, 2)} times that of ${before.vessel.name}. ${pans > 1 ? `Lift ${pans} pans with ${printMass(g(was.massG * wider))} each and pool them.` : `So the liquid goes × ${printNumber(fond, 2)}, not × ${printNumber(factor, 2)}.`}`,
       );
     }
   });

@@ -65,6 +65,13 @@ describe("scaling a formula of the kitchen", () => {
     for (const line of scaled.lines)
       if (Math.abs(line.oursG / line.plainG - 1) > 0.02) expect(line.reason, line.name).toBeTruthy();
   });
+  test("fond goes with the floors of the pans: a large batch lifts several, and no liquid shrinks", () => {
+    const cider = scaled.lines.find(l => l.name === "dry cider");
+    expect(cider?.reason).toMatch(/Lift \d pans/);
+    expect((cider?.oursG ?? 0) / (cider?.originalG ?? 1)).toBeGreaterThan(
+      0.75 * (scaled.factor / scaled.batches),
+    );
+  });
   test("a factor nobody cooks is refused", () => {
     const refused = scaleFormula(document, kitchen, { by: "factor", factor: 0.001 });
     expect(!refused.ok && refused.problems[0]?.code).toBe("OUT_OF_RANGE");
