@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import { familyById } from "~/core/families";
 import { printKilograms, g } from "~/core/quantity";
 import { database, listFormulas } from "~/data";
 import type { Route } from "./+types/formulas";
@@ -47,8 +48,8 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
                   {formula.name}
                 </span>
                 <span className="block text-sm text-faded">
-                  {formula.family} · {formula.school} · version {formula.number}, {formula.editedBy},{" "}
-                  {dayOf(formula.editedAt, loaderData.timeZone)}
+                  {familyById(formula.family)?.name ?? "own method"} · {formula.school} · version{" "}
+                  {formula.number}, {formula.editedBy}, {dayOf(formula.editedAt, loaderData.timeZone)}
                 </span>
               </span>
               <span className="self-center sm:text-right">

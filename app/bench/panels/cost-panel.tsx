@@ -46,7 +46,7 @@ export function CostPanel({
       : null;
   return (
     <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[1fr_20rem]">
-      <table className="w-full text-sm">
+      <table className="w-full self-start text-sm">
         <thead>
           <tr className="text-left text-xs text-faded">
             <th className="font-normal">line</th>

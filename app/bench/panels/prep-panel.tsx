@@ -20,7 +20,7 @@ export function PrepPanel({
   const pots = vesselPath(walked);
   return (
     <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[1fr_20rem]">
-      <table className="w-full text-sm">
+      <table className="w-full self-start text-sm">
         <thead>
           <tr className="text-left text-xs text-faded">
             <th className="font-normal">to weigh</th>
