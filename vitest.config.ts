@@ -7,7 +7,13 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: "core", environment: "node", include: ["{core,cli,demo,speed}/**/*.test.ts"] },
+        test: {
+          name: "core",
+          environment: "node",
+          include: ["{core,cli,demo,speed}/**/*.test.ts"],
+          // Property tests that walk whole lines take seconds on a busy machine; none is held to a time.
+          testTimeout: 30_000,
+        },
       },
       { extends: true, test: { name: "ui", environment: "happy-dom", include: ["app/**/*.test.{ts,tsx}"] } },
       {
