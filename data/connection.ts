@@ -6,6 +6,10 @@ const connect = (pool: Pool) => drizzle(pool, { casing: "snake_case", mode: "def
 export type Database = ReturnType<typeof connect>;
 /** A database or a transaction in it. */
 export type Queries = Pick<Database, "select" | "insert" | "update" | "delete">;
+/** What can open a transaction, itself within one or not. */
+export interface Transacting extends Queries {
+  readonly transaction: <T>(work: (tx: Queries) => Promise<T>) => Promise<T>;
+}
 
 export interface Connection {
   readonly db: Database;

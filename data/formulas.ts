@@ -23,7 +23,7 @@ export interface StoredFormula {
   readonly parentId: string | null;
 }
 
-const checksumOf = (document: FormulaDocument): string =>
+export const checksumOf = (document: FormulaDocument): string =>
   createHash("sha256").update(JSON.stringify(document)).digest("hex");
 
 const joined = (db: Queries) =>
@@ -217,7 +217,7 @@ export async function saveFormula(
 }
 
 /** Numbers run on, whichever version one starts from. */
-async function nextNumber(db: Queries, formulaId: string): Promise<number> {
+export async function nextNumber(db: Queries, formulaId: string): Promise<number> {
   const [row] = await db
     .select({ most: sql<number>`max(${formulaVersion.number})`.mapWith(Number) })
     .from(formulaVersion)
@@ -231,95 +231,4 @@ export async function listVersions(db: Queries, kitchenId: string, id: string): 
     .where(and(eq(formula.kitchenId, kitchenId), eq(formula.id, id)))
     .orderBy(desc(formulaVersion.number));
   return rows.map(toStored);
-}
-
-interface VersionInput {
-  readonly kitchenId: string;
-  readonly id: string;
-  readonly rowVersion: number;
-  readonly reason: string;
-  readonly personId: string;
-  readonly now: Date;
-}
-
-/**
- * Keeps the formula as it stands as a version with its reason: from now on it does not change, the next edit makes a
- * new one. Nothing happens when somebody saved meanwhile; their version comes back.
- */
-export async function keepVersion(db: Database, input: VersionInput): Promise<SaveOutcome | null> {
-  return changeVersion(db, input, "formula.kept", async (tx, current) => {
-    await tx
-      .update(formulaVersion)
-      .set({ reason: input.reason, frozenAt: input.now })
-      .where(eq(formulaVersion.id, current.versionId));
-  });
-}
-
-/**
- * Goes on from another version: its document becomes the newest version, as a trial branch or restored.
- * The versions in between stay.
- */
-export async function goOnFrom(
-  db: Database,
-  input: VersionInput & { readonly fromVersionId: string; readonly as: "draft" | "trial" },
-): Promise<SaveOutcome | null> {
-  return changeVersion(
-    db,
-    input,
-    input.as === "trial" ? "formula.branched" : "formula.restored",
-    async (tx, current) => {
-      const from = await findVersion(tx, input.kitchenId, input.fromVersionId);
-      if (from?.id !== input.id) return;
-      if (!current.frozen)
-        await tx
-          .update(formulaVersion)
-          .set({ frozenAt: input.now })
-          .where(eq(formulaVersion.id, current.versionId));
-      const versionId = ulid();
-      await tx.insert(formulaVersion).values({
-        id: versionId,
-        kitchenId: input.kitchenId,
-        formulaId: input.id,
-        number: await nextNumber(tx, input.id),
-        state: input.as,
-        parentId: from.versionId,
-        document: from.document,
-        checksum: checksumOf(from.document),
-        reason: input.reason,
-        editedBy: input.personId,
-        editedAt: input.now,
-        frozenAt: null,
-      });
-      await tx
-        .update(formula)
-        .set({ currentVersionId: versionId, name: from.document.name })
-        .where(eq(formula.id, input.id));
-    },
-  );
-}
-
-async function changeVersion(
-  db: Database,
-  input: VersionInput,
-  what: string,
-  work: (tx: Queries, current: StoredFormula) => Promise<void>,
-): Promise<SaveOutcome | null> {
-  const { kitchenId, id, personId, now } = input;
-  const done = await db.transaction(async tx => {
-    const [locked] = await tx
-      .update(formula)
-      .set({ rowVersion: input.rowVersion + 1 })
-      .where(
-        and(eq(formula.id, id), eq(formula.kitchenId, kitchenId), eq(formula.rowVersion, input.rowVersion)),
-      );
-    if (locked.affectedRows === 0) return false;
-    const current = await findFormula(tx, kitchenId, id);
-    if (!current) return false;
-    await work(tx, current);
-    await recordAudit(tx, { kitchenId, personId, now, what, subject: id, detail: { reason: input.reason } });
-    return true;
-  });
-  const stored = await findFormula(db, kitchenId, id);
-  if (!stored) return null;
-  return done ? { ok: true, saved: stored } : { ok: false, current: stored };
 }

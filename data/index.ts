@@ -10,16 +10,16 @@ export {
   saveHouse,
 } from "./kitchens";
 export {
+  type SaveOutcome,
   findFormula,
   findVersion,
-  goOnFrom,
   insertFormula,
-  keepVersion,
   listCooked,
   listFormulas,
   listVersions,
   saveFormula,
 } from "./formulas";
+export { bringInVersion, goOnFrom, keepVersion } from "./versions";
 export {
   type StoredRun,
   appendEvents,

@@ -5,6 +5,7 @@ import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";
 import { loadDemo } from "../demo/load";
 import {
   type Connection,
+  bringInVersion,
   findFormula,
   goOnFrom,
   keepVersion,
@@ -68,6 +69,17 @@ test("C161 a kept version stays as it is, the next edit is a new one, and both c
   expect((await current()).document.base.massG).toBe(first.document.base.massG);
   const versions = await listVersions(db, KITCHEN_ID, ID);
   expect(versions.map(v => v.number)).toEqual([first.number + 2, first.number + 1, first.number]);
+});
+
+test("what comes in from a file lies on top; what stood here stays among the versions", async () => {
+  const { db } = connection;
+  const before = await current();
+  const document = { ...before.document, notes: "from next door" };
+  const came = await bringInVersion(db, { ...(await common("brought in")), document });
+  expect(came?.ok && came.saved).toMatchObject({ number: before.number + 1, reason: "brought in" });
+  const versions = await listVersions(db, KITCHEN_ID, ID);
+  const stood = versions.find(v => v.versionId === before.versionId);
+  expect(stood).toMatchObject({ frozen: true, document: before.document });
 });
 
 test("a stale page keeps nothing and is shown what stands", async () => {

@@ -1,7 +1,18 @@
-import { type Database, insertFormula, insertKitchen, onlyKitchenId, savePrice } from "../data";
+import {
+  type Database,
+  bringInVersion,
+  insertFormula,
+  insertKitchen,
+  keepVersion,
+  onlyKitchenId,
+  savePrice,
+} from "../data";
+import { EARLIER_VERSIONS } from "./earlier";
 import { DEMO_FORMULAS } from "./formulas";
 import { CURRENCY, DEMO_PRICES, EARLIER_PRICES, WATCHED } from "./prices";
 import { DEMO_KITCHEN, DEMO_PEOPLE, KITCHEN_ID } from "./kitchen";
+
+const DAY_MS = 24 * 3600 * 1000;
 
 /**
  * Writes the demo kitchen into an empty database, all or nothing. A database that holds a kitchen is left as it is.
@@ -19,8 +30,18 @@ export async function loadDemo(db: Database, now: Date): Promise<boolean> {
           currency: CURRENCY,
           source: { mark: "E", text: "demo price, invented" },
         });
-    for (const [id, document] of Object.entries(DEMO_FORMULAS))
-      await insertFormula(tx, { id, kitchenId: KITCHEN_ID, document, personId: "tomas", now });
+    for (const [id, document] of Object.entries(DEMO_FORMULAS)) {
+      const common = { id, kitchenId: KITCHEN_ID, personId: "tomas", now };
+      const earlier = EARLIER_VERSIONS[id];
+      if (!earlier) {
+        await insertFormula(tx, { ...common, document });
+        continue;
+      }
+      const then = new Date(now.getTime() - earlier.daysAgo * DAY_MS);
+      await insertFormula(tx, { ...common, document: earlier.document, now: then });
+      await keepVersion(tx, { ...common, rowVersion: 1, reason: earlier.kept, now: then });
+      await bringInVersion(tx, { ...common, document, reason: earlier.changedBecause });
+    }
     return true;
   });
 }

@@ -159,6 +159,7 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
           open={panel}
           onOpen={setPanel}
           formula={formula}
+          formulaId={stored.id}
           versionId={stored.versionId}
           kitchen={kitchen}
           walked={walked}

@@ -6,6 +6,7 @@ import type { Route } from "./+types/formulas";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { dayOf } from "../text/format";
+import { buttonClass } from "../ui/button";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
@@ -33,8 +34,24 @@ export const meta: Route.MetaFunction = () => [{ title: "Bench · Hondaro" }];
 export default function Formulas({ loaderData }: Route.ComponentProps) {
   return (
     <main className="mx-auto max-w-5xl px-4 py-8 sm:px-6">
-      <h1 className="text-3xl">Bench</h1>
-      <p className="mt-1 text-faded">Choose what to work out.</p>
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+        <div className="mr-auto">
+          <h1 className="text-3xl">Bench</h1>
+          <p className="mt-1 text-faded">Choose what to work out, or begin something new.</p>
+        </div>
+        <a href="/api/formulas" download className="py-2 text-sm text-faded hover:text-copper">
+          Take all away
+        </a>
+        <Link to="/bench/new/file" className="py-2 text-sm text-faded hover:text-copper">
+          Bring in
+        </Link>
+        <Link to="/bench/new/words" className={buttonClass("plain")}>
+          From words
+        </Link>
+        <Link to="/bench/new" className={buttonClass("act")}>
+          New formula
+        </Link>
+      </div>
       {loaderData.formulas.length === 0 && <p className="mt-8">There is no formula in this kitchen yet.</p>}
       <ul className="mt-6 divide-y divide-rule border-y border-rule">
         {loaderData.formulas.map(formula => (

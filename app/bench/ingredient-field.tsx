@@ -25,8 +25,12 @@ export function IngredientField({
   of,
   kitchen,
   onRead,
+  label = "Ingredient",
+  hideLabel = true,
 }: {
   of: Line["of"];
+  label?: string;
+  hideLabel?: boolean;
   kitchen: Kitchen;
   onRead: (of: Line["of"]) => void;
 }) {
@@ -36,8 +40,8 @@ export function IngredientField({
       : (kitchen.data.formulas[of.formula]?.name ?? of.formula);
   return (
     <TypedField
-      hideLabel
-      label="Ingredient"
+      hideLabel={hideLabel}
+      label={label}
       shown={shown}
       list={NAMES_LIST}
       read={text => {

@@ -18,6 +18,7 @@ export {
   linesOf,
   readFormula,
 } from "./document";
+export { blankFormula } from "./blank";
 export { INTENSITY, SERVED_AS, type ServedAs } from "./served-as";
 export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./cost";
@@ -74,7 +75,7 @@ export {
   type ScaledStep,
 } from "./scaling/scaled";
 export { scaleFormula } from "./scaling/scale-formula";
-export { type Conflict, type Merged, type Picks, mergeDocuments } from "./compare/merge";
+export { type Conflict, type Merged, type Picks, mergeDocuments, sameValue } from "./compare/merge";
 export { type Change, diffFormulas } from "./compare/diff";
 export { type OutcomeRow, compareOutcomes } from "./compare/outcome";
 export { type SaltEntry, saltLedger, saltOfParts } from "./ledger";

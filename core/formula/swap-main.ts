@@ -13,6 +13,20 @@ const DEPENDS: ReadonlySet<Step["kind"]> = new Set([
   "dry",
 ]);
 
+/** Parts of the composition that decide how an ingredient works in a pot, and what difference counts, g per 100 g. */
+const TELLING = { starch: 5, fat: 10, salt: 1, water: 20, sugars: 10 } as const;
+
+/** Whether an amount that was right for the one can be right for the other without a thought. */
+const behavesOtherwise = (from: Ingredient, to: Ingredient): boolean =>
+  from.solidKind !== to.solidKind ||
+  from.phase !== to.phase ||
+  Object.entries(TELLING).some(
+    ([part, most]) =>
+      Math.abs(
+        from.composition[part as keyof typeof TELLING] - to.composition[part as keyof typeof TELLING],
+      ) > most,
+  );
+
 /**
  * The same method with another main ingredient: every line of the one becomes a line of the other with the same
  * relation. What cannot be known any more is asked: times that depend on the ingredient, and, where the two behave
@@ -26,7 +40,7 @@ export function swapMain(
   to: Ingredient,
   name: string,
 ): FormulaDocument {
-  const other = from.solidKind !== to.solidKind || from.phase !== to.phase;
+  const other = behavesOtherwise(from, to);
   let met = false;
   return {
     ...document,

@@ -63,7 +63,7 @@ export const SUM_LIMITS = { min: 97, max: 103 } as const;
  * A sum of 97–100 g puts what is missing into `other`; 100–103 g is scaled down; anything else is refused.
  *
  * @param input g per 100 g, each 0–103
- * @returns g per 100 g, summing to 100 within 1e-12
+ * @returns g per 100 g, summing to 100 within 1e-9
  * @errors SUM_NOT_100 · SUBSET_TOO_BIG (collagen over protein, volatile acid over acid)
  * Source: docs/models.md "Composition".
  * @example normaliseComposition({ ...stock, sums: 98.7 }) // other + 1.3
@@ -94,7 +94,9 @@ export function normaliseComposition(input: Composition): Result<Composition> {
       message: "Volatile acid cannot exceed acid.",
     });
   if (problems.length) return refuse(...problems);
-  if (total <= 100) return ok({ ...input, other: input.other + (100 - total) });
+  // What adds up already is left to the last digit: an entry that goes out and comes in again is the same.
+  if (Math.abs(total - 100) < 1e-9) return ok(input);
+  if (total < 100) return ok({ ...input, other: input.other + (100 - total) });
   const factor = 100 / total;
   const scaled = Object.fromEntries(Object.entries(input).map(([key, value]) => [key, value * factor]));
   return ok(scaled as Composition);

@@ -1,13 +1,14 @@
 import {
-  DOCUMENT_SCHEMA,
   type FormulaDocument,
   type Line,
   STEP_KINDS,
   type Step,
   type StepKindName,
+  blankFormula,
 } from "../formula";
 import { type Ingredient, saltDoubt } from "../larder";
 import { printMass, printNumber, g } from "../quantity";
+import { type ReductionTarget, targetInWords } from "../reduction";
 import { proposeAmount } from "./proposals";
 import {
   type SaidIngredient,
@@ -18,6 +19,15 @@ import {
   temperatureSaid,
 } from "./read-clause";
 
+/** Something a recipe did not say, and where the answer goes. */
+export interface DraftQuestion {
+  /** Field of the step, or id of the line, that the answer settles. */
+  readonly about: string;
+  readonly ask: string;
+  /** Answers that can be picked. */
+  readonly answers?: readonly { readonly words: string; readonly patch: Partial<Step> }[];
+}
+
 /** One piece of a dictated or pasted recipe, read as a step: to be taken, changed or left. */
 export interface DraftPiece {
   readonly id: string;
@@ -26,7 +36,7 @@ export interface DraftPiece {
   readonly step: Step;
   readonly said: readonly SaidIngredient[];
   /** What was not said and is needed. */
-  readonly questions: readonly string[];
+  readonly questions: readonly DraftQuestion[];
   /** What contradicts itself or cannot be meant. */
   readonly doubts: readonly string[];
 }
@@ -70,7 +80,7 @@ function readPiece(clause: string, larder: readonly Ingredient[], id: () => stri
   const said = ingredientsSaid(clause, larder);
   const kind = kindSaid(clause) ?? (said.length ? "add" : null);
   if (!kind) return null;
-  const questions: string[] = [];
+  const questions: DraftQuestion[] = [];
   const doubts = [...contradictions(clause, said)];
   const base = STEP_KINDS[kind].blank(id()) as Step;
   const takes = STEP_KINDS[kind].takesLines;
@@ -81,7 +91,10 @@ function readPiece(clause: string, larder: readonly Ingredient[], id: () => stri
   if ("durationMin" in step) {
     if (time) step = { ...step, durationMin: time.min };
     else if (kind === "simmer" || kind === "roast" || kind === "hold")
-      questions.push(`How long? ${printNumber(step.durationMin)} min is taken until you say.`);
+      questions.push({
+        about: "durationMin",
+        ask: `How long? ${printNumber(step.durationMin)} min is taken until you say.`,
+      });
   }
   const heat = temperatureSaid(clause);
   if (heat?.doubt) doubts.push(heat.doubt);
@@ -89,25 +102,30 @@ function readPiece(clause: string, larder: readonly Ingredient[], id: () => stri
   if (step.kind === "reduce") {
     const end = reductionSaid(clause);
     if (end) step = { ...step, target: end.target };
-    else questions.push("Reduce how far? By half is taken until you say.");
-    if (end?.question) questions.push(end.question);
+    else questions.push({ about: "target", ask: "Reduce how far? By half is taken until you say." });
+    if (end?.question) questions.push({ about: "target", ask: end.question, answers: byOrTo(end.target) });
   }
   if (takes) step = { ...step, lines: said.map(one => lineFor(one, kind, id, questions)) };
-  const question = questions.join(" ").slice(0, 200);
-  return {
-    id: step.id,
-    text: clause,
-    step: { ...step, ...(question && { question }) } as Step,
-    said,
-    questions,
-    doubts,
-  };
+  return { id: step.id, text: clause, step, said, questions, doubts };
 }
 
-function withHeat(step: Step, c: number | null, questions: string[]): Step {
+/** The two readings of a share that was said without by or to. */
+function byOrTo(target: ReductionTarget): DraftQuestion["answers"] {
+  const share = "to" in target ? target.to : "by" in target ? target.by : null;
+  if (share === null) return [];
+  return [{ to: share }, { by: share }].map(read => ({
+    words: targetInWords(read),
+    patch: { target: read } as Partial<Step>,
+  }));
+}
+
+function withHeat(step: Step, c: number | null, questions: DraftQuestion[]): Step {
   if (c === null) {
     if (step.kind === "roast")
-      questions.push(`Oven at what temperature? ${step.ovenC} °C is taken until you say.`);
+      questions.push({
+        about: "ovenC",
+        ask: `Oven at what temperature? ${step.ovenC} °C is taken until you say.`,
+      });
     return step;
   }
   const within = (lo: number, hi: number) => Math.min(hi, Math.max(lo, c));
@@ -129,7 +147,12 @@ function withHeat(step: Step, c: number | null, questions: string[]): Step {
   }
 }
 
-function lineFor(one: SaidIngredient, kind: StepKindName, id: () => string, questions: string[]): Line {
+function lineFor(
+  one: SaidIngredient,
+  kind: StepKindName,
+  id: () => string,
+  questions: DraftQuestion[],
+): Line {
   const line = { id: id(), of: { larder: one.ingredient.id } };
   if (one.massG !== null)
     return {
@@ -139,13 +162,14 @@ function lineFor(one: SaidIngredient, kind: StepKindName, id: () => string, ques
       typed: one.said.slice(0, 80),
     };
   const usual = proposeAmount(one.ingredient.id, kind);
-  const question = `How much ${one.ingredient.name}?${usual ? ` Taken: ${usual.words}.` : ""}`;
-  questions.push(question);
+  questions.push({
+    about: line.id,
+    ask: `How much ${one.ingredient.name}?${usual ? ` Taken: ${usual.words}.` : ""}`,
+  });
   return {
     ...line,
     amount: usual?.amount ?? { kind: "by-feel", massG: 0 },
     certainty: "assumed",
-    question: question.slice(0, 200),
   };
 }
 
@@ -216,7 +240,8 @@ function withSaltDoubts(pieces: readonly DraftPiece[]): DraftPiece[] {
 }
 
 /**
- * A formula from the pieces that were taken. The base is the heaviest thing that went in; every amount stays as said.
+ * A formula from the pieces that were taken. The base is the heaviest thing that went in; every amount stays as said,
+ * and what is still asked stands as a question on its line or step.
  * @returns `null` when nothing was taken
  */
 export function formulaFromDraft(name: string, pieces: readonly DraftPiece[]): FormulaDocument | null {
@@ -225,32 +250,32 @@ export function formulaFromDraft(name: string, pieces: readonly DraftPiece[]): F
     .flatMap(p => p.said)
     .reduce<SaidIngredient | null>((a, b) => ((b.massG ?? 0) > (a?.massG ?? 0) ? b : a), null);
   const massG = heaviest?.massG ?? 1000;
-  const steps = pieces.map(piece => ({
-    ...piece.step,
-    lines: piece.step.lines.map(line =>
-      heaviest &&
-      "larder" in line.of &&
-      line.of.larder === heaviest.ingredient.id &&
-      line.amount.kind === "fixed" &&
-      line.amount.massG === massG
-        ? { ...line, amount: { kind: "share-of-base" as const, pct: 100 } }
-        : line,
-    ),
-  })) as Step[];
-  return {
-    schema: DOCUMENT_SCHEMA,
-    name: name.trim() || "Dictated recipe",
-    family: "own",
-    school: "as dictated",
-    choices: {},
-    base: { name: heaviest?.ingredient.name ?? "base", massG },
-    groups: [],
-    portionG: 50,
-    overagePct: 5,
-    servedAs: "other",
-    targets: [],
-    steps,
-    storage: { keepC: 4, days: 1, words: "Nobody has said yet how long it keeps." },
-    notes: "",
-  };
+  const isBase = (line: Line) =>
+    heaviest &&
+    "larder" in line.of &&
+    line.of.larder === heaviest.ingredient.id &&
+    line.amount.kind === "fixed" &&
+    line.amount.massG === massG;
+  const steps = pieces.map(({ step, questions }) => {
+    const lines = step.lines.map(line => ({
+      ...line,
+      ...(isBase(line) && { amount: { kind: "share-of-base" as const, pct: 100 } }),
+      ...asked(questions.filter(q => q.about === line.id)),
+    }));
+    const ofStep = questions.filter(q => !step.lines.some(line => line.id === q.about));
+    return { ...step, lines, ...asked(ofStep) };
+  }) as Step[];
+  const base = { name: heaviest?.ingredient.name ?? "base", massG };
+  return { ...blankFormula(name.trim() || "Dictated recipe", base), school: "as dictated", steps };
 }
+
+const MOST_ASKED = 200;
+const asked = (questions: readonly DraftQuestion[]) =>
+  questions.length
+    ? {
+        question: questions
+          .map(q => q.ask)
+          .join(" ")
+          .slice(0, MOST_ASKED),
+      }
+    : {};

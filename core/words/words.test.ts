@@ -64,7 +64,7 @@ describe("C166 a dictated recipe becomes a draft", () => {
   });
   test("what was not said is asked", () => {
     const stock = draft.pieces.find(p => p.step.kind === "add");
-    expect(stock?.questions.join()).toMatch(/How much juniper/);
+    expect(stock?.questions.map(q => q.ask).join()).toMatch(/How much juniper/);
     const butter = draft.pieces.find(p => p.step.kind === "mount");
     expect(butter?.step.lines[0]).toMatchObject({
       amount: { kind: "per-litre", gPerL: 30 },
@@ -74,7 +74,7 @@ describe("C166 a dictated recipe becomes a draft", () => {
   test("“a third” without by or to is asked, almost dry is not", () => {
     const reductions = draft.pieces.filter(p => p.step.kind === "reduce");
     expect(reductions[0]?.questions).toEqual([]);
-    expect(reductions[1]?.questions[0]).toMatch(/by or to/);
+    expect(reductions[1]?.questions[0]?.ask).toMatch(/by or to/);
   });
   test("C9 a cup of salt is questioned", () => {
     expect(draft.pieces.at(-1)?.doubts.join()).toMatch(/Is the amount meant/);

@@ -1,3 +1,4 @@
+import { Popover } from "radix-ui";
 import { Link } from "react-router";
 import type { Kitchen, Walk } from "~/core/formula";
 import type { Formula } from "../use-formula";
@@ -23,6 +24,7 @@ export function Panels({
   open,
   onOpen,
   formula,
+  formulaId,
   versionId,
   kitchen,
   walked,
@@ -31,6 +33,7 @@ export function Panels({
   open: PanelId | null;
   onOpen: (panel: PanelId | null) => void;
   formula: Formula;
+  formulaId: string;
   versionId: string;
   kitchen: Kitchen;
   walked: Walk;
@@ -60,9 +63,18 @@ export function Panels({
             {PANELS[id]}
           </button>
         ))}
-        <Link to={`/book/${versionId}`} className={link}>
-          Card, print
-        </Link>
+        <span className="flex flex-wrap gap-x-5 sm:ml-auto">
+          <Link to={`/bench/${formulaId}/versions`} className={link}>
+            Versions
+          </Link>
+          <Link to={`/bench/${formulaId}/other-main`} className={link}>
+            Other main ingredient
+          </Link>
+          <Link to={`/book/${versionId}`} className={link}>
+            Card, print
+          </Link>
+          <TakeAway formulaId={formulaId} />
+        </span>
       </div>
       {open && (
         <section
@@ -78,5 +90,39 @@ export function Panels({
         </section>
       )}
     </>
+  );
+}
+
+const FILES = [
+  ["json", "whole, for another Hondaro"],
+  ["md", "to read and print"],
+  ["csv", "the lines, for a spreadsheet"],
+  ["jsonld", "a recipe, for other programs"],
+] as const;
+
+/** The formula as a file, in open formats. */
+function TakeAway({ formulaId }: { formulaId: string }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="text-faded hover:text-copper">Take away</Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          className="z-40 rounded-lg border border-rule bg-enamel p-2 shadow-lg"
+        >
+          {FILES.map(([ending, words]) => (
+            <a
+              key={ending}
+              href={`/api/formulas/${formulaId}.${ending}`}
+              download
+              className="block rounded-md px-3 py-1.5 hover:bg-linen"
+            >
+              <span className="font-semibold">.{ending}</span> <span className="text-faded">{words}</span>
+            </a>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

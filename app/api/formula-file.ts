@@ -1,0 +1,59 @@
+import { stringify } from "csv-stringify/sync";
+import { bundleOf, formulaAsMarkdown, formulaAsRecipe, linesTable, writeBundle } from "~/core/exchange";
+import { type KitchenData, openKitchen, walk } from "~/core/formula";
+import { kitchenOf } from "../kitchen.server";
+import { requirePerson } from "../people/person.server";
+import type { Route } from "./+types/formula-file";
+import { problemJson } from "./problem.server";
+
+type Writer = (id: string, kitchen: KitchenData) => string;
+
+const opened = (id: string, kitchen: KitchenData) => {
+  const document = kitchen.formulas[id];
+  if (!document) throw problemJson(404, "Not found", `There is no formula “${id}” in this kitchen.`);
+  return { document, walked: walk(document, openKitchen(kitchen)) };
+};
+
+const FILES: Readonly<Record<string, { readonly type: string; readonly write: Writer }>> = {
+  json: { type: "application/json", write: (id, kitchen) => writeBundle(bundleOf([id], kitchen)) },
+  md: {
+    type: "text/markdown",
+    write: (id, kitchen) => {
+      const { document, walked } = opened(id, kitchen);
+      return formulaAsMarkdown(document, walked);
+    },
+  },
+  csv: {
+    type: "text/csv",
+    write: (id, kitchen) => {
+      const { document, walked } = opened(id, kitchen);
+      return stringify([...linesTable(document, walked)], { header: true, bom: true, escape_formulas: true });
+    },
+  },
+  jsonld: {
+    type: "application/ld+json",
+    write: (id, kitchen) => {
+      const { document, walked } = opened(id, kitchen);
+      return `${JSON.stringify(formulaAsRecipe(document, walked), null, 2)}\n`;
+    },
+  },
+};
+
+/** One formula as a file: `ID.json` whole, `ID.md` to read, `ID.csv` its lines, `ID.jsonld` for other programs. */
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+  const { kitchenId } = requirePerson(context, request);
+  const dot = params.file.lastIndexOf(".");
+  const [id, ending] = [params.file.slice(0, dot), params.file.slice(dot + 1)];
+  const file = FILES[ending];
+  if (dot < 1 || !file)
+    return problemJson(404, "Not found", "Ask for a formula as ID.json, ID.md, ID.csv or ID.jsonld.");
+  const kitchen = await kitchenOf(kitchenId);
+  if (!kitchen.formulas[id])
+    return problemJson(404, "Not found", `There is no formula “${id}” in this kitchen.`);
+  return new Response(file.write(id, kitchen), {
+    headers: {
+      "Content-Type": `${file.type}; charset=utf-8`,
+      "Content-Disposition": `attachment; filename="${id}.${ending}"`,
+    },
+  });
+}

@@ -1,0 +1,121 @@
+import { useMemo, useState } from "react";
+import { Form, Link, data } from "react-router";
+import { familyById, formulaOf, schoolsOf } from "~/core/families";
+import { openKitchen, withBase } from "~/core/formula";
+import { g, printNumber } from "~/core/quantity";
+import { kitchenOf } from "../../kitchen.server";
+import { requirePerson } from "../../people/person.server";
+import { Button } from "../../ui/button";
+import { readMass } from "../../ui/read";
+import { TypedField } from "../../ui/typed-field";
+import type { Route } from "./+types/from-family";
+import { createFormula, documentIn } from "./create.server";
+import { DraftPreview } from "./draft-preview";
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+  const { kitchenId } = requirePerson(context, request);
+  if (!familyById(params.familyId)) throw data("There is no such method in this house.", { status: 404 });
+  return { kitchen: await kitchenOf(kitchenId), familyId: params.familyId };
+}
+
+export async function action({ context, request }: Route.ActionArgs) {
+  const section = requirePerson(context, request);
+  const form = await request.formData();
+  const document = documentIn(String(form.get("document") ?? ""));
+  if (!document.ok) return data({ problem: document.problems[0]?.message }, { status: 422 });
+  return createFormula(section, document.value);
+}
+
+export const meta: Route.MetaFunction = ({ params }) => [
+  { title: `New: ${familyById(params.familyId)?.name ?? "formula"} · Hondaro` },
+];
+
+export default function FromFamily({ loaderData, actionData }: Route.ComponentProps) {
+  const family = familyById(loaderData.familyId);
+  const kitchen = useMemo(() => openKitchen(loaderData.kitchen), [loaderData.kitchen]);
+  const [taken, setTaken] = useState<Readonly<Record<string, string>>>({});
+  const [name, setName] = useState("");
+  const [baseG, setBaseG] = useState<number | null>(null);
+  const document = useMemo(() => {
+    if (!family) return null;
+    const template = { boilsC: kitchen.boilsC, demiGlace: kitchen.data.house.demiGlace };
+    const usual = formulaOf(family, taken, template, name.trim() || family.name);
+    return baseG === null ? usual : withBase(usual, g(baseG));
+  }, [family, kitchen, taken, name, baseG]);
+  if (!family || !document) return null;
+  const schools = schoolsOf(family, taken);
+  return (
+    <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
+      <p>
+        <Link to="/bench/new" className="text-faded hover:text-copper">
+          ← All methods
+        </Link>
+      </p>
+      <h1 className="mt-1 text-3xl">{family.name}</h1>
+      <p className="mt-1 max-w-2xl text-faded">{family.method}</p>
+      <div className="mt-5 flex flex-wrap items-end gap-x-6 gap-y-3 border-y border-rule py-4">
+        <label className="min-w-56 grow">
+          <span className="block text-xs text-faded">name of the formula</span>
+          <input
+            value={name}
+            maxLength={120}
+            placeholder={family.name}
+            autoComplete="off"
+            onChange={event => setName(event.currentTarget.value)}
+            className="w-full rounded-md border border-rule bg-enamel px-3 py-2 text-lg"
+          />
+        </label>
+        <TypedField
+          label={`from ${document.base.name}`}
+          shown={`${printNumber(document.base.massG / 1000, 2)} kg`}
+          read={readMass("The base", "kg")}
+          onRead={setBaseG}
+          inputClassName="w-28 text-lg !py-2"
+        />
+        <Form method="post">
+          <input type="hidden" name="document" value={JSON.stringify(document)} />
+          <Button type="submit" look="act">
+            Put it on the Bench
+          </Button>
+        </Form>
+      </div>
+      {actionData?.problem && (
+        <p role="alert" className="mt-2 text-beet">
+          ✕ {actionData.problem}
+        </p>
+      )}
+      <div className="mt-5 grid gap-x-12 gap-y-8 lg:grid-cols-2">
+        <section aria-label="Schools">
+          <h2 className="text-xl">Where good cooks differ</h2>
+          {family.choices.length === 0 && <p className="mt-2 text-faded">Nowhere: there is one way.</p>}
+          {family.choices.map(choice => (
+            <fieldset key={choice.id} className="mt-4">
+              <legend className="font-semibold">{choice.label}</legend>
+              {choice.schools.map(school => (
+                <label key={school.id} className="mt-1.5 flex cursor-pointer items-start gap-2 leading-snug">
+                  <input
+                    type="radio"
+                    name={choice.id}
+                    checked={schools[choice.id] === school.id}
+                    onChange={() => setTaken({ ...taken, [choice.id]: school.id })}
+                    className="mt-1 accent-copper"
+                  />
+                  <span>
+                    <span className={schools[choice.id] === school.id ? "font-bold" : ""}>
+                      {school.label}
+                    </span>
+                    {school.id === choice.usual && (
+                      <span className="text-xs text-faded"> · house default</span>
+                    )}
+                    <span className="block text-sm text-faded">{school.why}</span>
+                  </span>
+                </label>
+              ))}
+            </fieldset>
+          ))}
+        </section>
+        <DraftPreview document={document} kitchen={kitchen} />
+      </div>
+    </main>
+  );
+}

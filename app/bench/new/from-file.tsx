@@ -1,0 +1,111 @@
+import { Form, Link, data, redirect } from "react-router";
+import type { Arrival } from "~/core/exchange";
+import { requirePerson } from "../../people/person.server";
+import { Button } from "../../ui/button";
+import type { Route } from "./+types/from-file";
+import { bringIn, previewFile } from "./file.server";
+
+export function loader({ context, request }: Route.LoaderArgs) {
+  requirePerson(context, request);
+  return null;
+}
+
+export async function action({ context, request }: Route.ActionArgs) {
+  const section = requirePerson(context, request);
+  const form = await request.formData();
+  const file = form.get("file");
+  const text = file instanceof File && file.size > 0 ? await file.text() : String(form.get("text") ?? "");
+  const preview = await previewFile(section, text);
+  if (form.get("intent") === "bring in" && preview.arrivals) {
+    await bringIn(section, preview.arrivals);
+    return redirect("/bench");
+  }
+  return data({ ...preview, text }, { status: preview.arrivals ? 200 : 422 });
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Bring in · Bench · Hondaro" }];
+
+const KIND_WORDS: Record<Arrival["kind"], string> = {
+  new: "new here",
+  same: "already here, the same; left alone",
+  newer: "differs from the one here: it becomes the next version, the one here stays in its versions",
+};
+
+export default function FromFile({ actionData }: Route.ComponentProps) {
+  const arrivals = actionData?.arrivals;
+  const coming = arrivals?.formulas.filter(f => f.kind !== "same") ?? [];
+  return (
+    <main className="mx-auto max-w-5xl px-4 py-6 sm:px-6">
+      <p>
+        <Link to="/bench/new" className="text-faded hover:text-copper">
+          ← All methods
+        </Link>
+      </p>
+      <h1 className="mt-1 text-3xl">Bring formulas in</h1>
+      <p className="mt-1 max-w-2xl text-faded">
+        The JSON another kitchen, or this one, took away. You see what it would do first; what is here is
+        never overwritten.
+      </p>
+      <Form method="post" encType="multipart/form-data" className="mt-5">
+        <label className="block">
+          <span className="text-sm text-faded">A file</span>
+          <input
+            type="file"
+            name="file"
+            accept=".json,application/json"
+            className="mt-1 block w-full max-w-xl rounded-md border border-rule bg-enamel p-2 file:mr-3 file:rounded-md file:border-0 file:bg-linen file:px-3 file:py-1.5 file:font-semibold"
+          />
+        </label>
+        <label className="mt-4 block">
+          <span className="text-sm text-faded">or pasted here</span>
+          <textarea
+            key={actionData?.text ?? "empty"}
+            name="text"
+            rows={8}
+            defaultValue={actionData?.text ?? ""}
+            spellCheck={false}
+            className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 font-mono text-sm"
+          />
+        </label>
+        <Button type="submit" look={arrivals ? "plain" : "act"} className="mt-3">
+          Look it over
+        </Button>
+        {actionData?.problems.map(problem => (
+          <p key={problem} role="alert" className="mt-3 text-beet">
+            ✕ {problem}
+          </p>
+        ))}
+        {arrivals && (
+          <section aria-label="What would come in" className="mt-6">
+            <h2 className="text-xl">What would come in</h2>
+            <ul className="mt-2 divide-y divide-rule border-y border-rule">
+              {arrivals.formulas.map(arrival => (
+                <li key={arrival.id} className="py-2">
+                  <span className="font-semibold">{arrival.document.name}</span>
+                  <span
+                    className={`block text-sm ${arrival.kind === "newer" ? "text-saffron-ink" : "text-faded"}`}
+                  >
+                    {arrival.kind === "newer" && "▲ "}
+                    {KIND_WORDS[arrival.kind]}
+                  </span>
+                </li>
+              ))}
+            </ul>
+            {arrivals.ingredients.length > 0 && (
+              <p className="mt-2 text-sm text-faded">
+                New in the Larder with them: {arrivals.ingredients.map(i => i.name).join(", ")}.
+              </p>
+            )}
+            {coming.length > 0 ? (
+              <Button type="submit" name="intent" value="bring in" look="act" className="mt-4">
+                Bring {coming.length === 1 ? "it" : `these ${coming.length}`} in
+              </Button>
+            ) : (
+              <p className="mt-4 font-semibold text-sorrel">✓ Everything in it is here already.</p>
+            )}
+          </section>
+        )}
+      </Form>
+    </main>
+  );
+}

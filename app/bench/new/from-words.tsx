@@ -1,0 +1,172 @@
+import { useMemo } from "react";
+import { Form, Link, data } from "react-router";
+import { type FormulaDocument, openKitchen } from "~/core/formula";
+import { formulaFromDraft, termsHeard } from "~/core/words";
+import { kitchenOf } from "../../kitchen.server";
+import { requirePerson } from "../../people/person.server";
+import { Button } from "../../ui/button";
+import type { Route } from "./+types/from-words";
+import { createFormula, documentIn } from "./create.server";
+import { PieceRow } from "./piece-row";
+import { type Draft, useDraft } from "./use-draft";
+
+export async function loader({ context, request }: Route.LoaderArgs) {
+  const { kitchenId } = requirePerson(context, request);
+  return { kitchen: await kitchenOf(kitchenId) };
+}
+
+export async function action({ context, request }: Route.ActionArgs) {
+  const section = requirePerson(context, request);
+  const document = documentIn(String((await request.formData()).get("document") ?? ""));
+  if (!document.ok) return data({ problem: document.problems[0]?.message }, { status: 422 });
+  return createFormula(section, document.value);
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "From words · Hondaro" }];
+
+const EXAMPLE = `Cider pan sauce
+Sweat 120 g shallots in a knob of butter.
+Deglaze with 500 ml cider, then reduce almost dry.
+Add 2 kg brown stock and juniper. Reduce by half.
+Strain. Whisk in cold butter. Season.`;
+
+export default function FromWords({ loaderData, actionData }: Route.ComponentProps) {
+  const kitchen = useMemo(() => openKitchen(loaderData.kitchen), [loaderData.kitchen]);
+  const [draft, change, forget] = useDraft(loaderData.kitchen.ingredients);
+  const heard = useMemo(() => termsHeard(draft.text, kitchen.data.house), [draft.text, kitchen]);
+  const document = useMemo(() => documentOf(draft), [draft]);
+  const open = draft.pieces.filter(piece => piece.verdict === "open");
+  const clear = open.filter(piece => piece.questions.length + piece.doubts.length === 0);
+  return (
+    <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
+      <p>
+        <Link to="/bench/new" className="text-faded hover:text-copper">
+          ← All methods
+        </Link>
+      </p>
+      <h1 className="mt-1 text-3xl">From the words of a recipe</h1>
+      <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[22rem_minmax(0,1fr)]">
+        <div className="lg:sticky lg:top-20 lg:self-start">
+          <label>
+            <span className="text-sm text-faded">
+              Type, paste or dictate it; a step to a line or sentence.
+            </span>
+            <textarea
+              value={draft.text}
+              rows={16}
+              spellCheck={false}
+              placeholder={EXAMPLE}
+              onChange={event =>
+                change({
+                  type: "said",
+                  text: event.currentTarget.value,
+                  larder: loaderData.kitchen.ingredients,
+                })
+              }
+              className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 leading-relaxed"
+            />
+          </label>
+          {heard.length > 0 && (
+            <dl className="mt-2 text-sm">
+              {heard.map(term => (
+                <div key={term.term.id} className="py-0.5">
+                  <dt className="inline font-semibold">
+                    {term.said === term.term.term ? term.said : `${term.said} → ${term.term.term}`}
+                  </dt>
+                  <dd className="inline text-faded">
+                    : {term.meaning}
+                    {term.senses.length > 0 && (
+                      <span className="text-saffron-ink"> ? It may mean: {term.senses.join("; or ")}.</span>
+                    )}
+                  </dd>
+                </div>
+              ))}
+            </dl>
+          )}
+        </div>
+        <section aria-label="What was understood">
+          {draft.pieces.length === 0 ? (
+            <p className="pt-7 text-faded">
+              The steps stand here as soon as there are words. Nothing is made until you take them, one by
+              one; what is missing is asked, never filled in quietly.
+            </p>
+          ) : (
+            <>
+              <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b-2 border-ink pb-2">
+                <h2 className="mr-auto text-xl">
+                  {count(draft.pieces.length, "step")}, {count(openQuestions(draft), "question")},{" "}
+                  {count(doubts(draft), "doubt")}
+                </h2>
+                {clear.length > 0 && (
+                  <Button onClick={() => change({ type: "take the clear ones" })}>
+                    Take the {clear.length} clear {clear.length === 1 ? "one" : "ones"}
+                  </Button>
+                )}
+              </div>
+              <ol>
+                {draft.pieces.map(piece => (
+                  <PieceRow key={piece.id} piece={piece} kitchen={kitchen} onChange={change} />
+                ))}
+              </ol>
+              {draft.unread.length > 0 && (
+                <p className="mt-3 text-sm text-faded">
+                  No step was found in: {draft.unread.map(words => `“${words}”`).join(", ")}. It goes into the
+                  notes.
+                </p>
+              )}
+              <Form method="post" onSubmit={forget} className="mt-4 flex flex-wrap items-end gap-x-4 gap-y-2">
+                <label className="min-w-52 grow">
+                  <span className="block text-xs text-faded">name of the formula</span>
+                  <input
+                    value={draft.name}
+                    maxLength={120}
+                    autoComplete="off"
+                    onChange={event => change({ type: "name", name: event.currentTarget.value })}
+                    className="w-full rounded-md border border-rule bg-enamel px-3 py-2"
+                  />
+                </label>
+                <input type="hidden" name="document" value={JSON.stringify(document)} />
+                <Button type="submit" look="act" disabled={!document}>
+                  Put it on the Bench
+                </Button>
+                <p className="basis-full text-sm text-faded">
+                  {open.length > 0 && document
+                    ? `${count(open.length, "piece")} not decided yet: the words go into the notes. `
+                    : ""}
+                  {!document && "Take a step first."}
+                </p>
+              </Form>
+              {actionData?.problem && (
+                <p role="alert" className="mt-2 text-beet">
+                  ✕ {actionData.problem}
+                </p>
+              )}
+            </>
+          )}
+        </section>
+      </div>
+    </main>
+  );
+}
+
+const count = (n: number, word: string): string => `${n} ${word}${n === 1 ? "" : "s"}`;
+
+const standing = (draft: Draft) => draft.pieces.filter(piece => piece.verdict !== "left");
+const openQuestions = (draft: Draft): number => standing(draft).reduce((n, p) => n + p.questions.length, 0);
+const doubts = (draft: Draft): number => standing(draft).reduce((n, p) => n + p.doubts.length, 0);
+
+const LONGEST_NOTES = 2000;
+
+/** What the taken pieces make; the words that made no step are kept as notes. */
+function documentOf(draft: Draft): FormulaDocument | null {
+  const document = formulaFromDraft(
+    draft.name,
+    draft.pieces.filter(piece => piece.verdict === "taken"),
+  );
+  if (!document) return null;
+  const rest = [
+    ...draft.pieces.filter(piece => piece.verdict === "open").map(piece => piece.text),
+    ...draft.unread,
+  ];
+  return { ...document, notes: rest.join("\n").slice(0, LONGEST_NOTES) };
+}

@@ -1,0 +1,183 @@
+import { useState } from "react";
+import {
+  type Kitchen,
+  type Step,
+  blankFormula,
+  kindOf,
+  namesIn,
+  parseRelation,
+  relationInWords,
+} from "~/core/formula";
+import { g, printMass } from "~/core/quantity";
+import type { DraftQuestion } from "~/core/words";
+import { Button } from "../../ui/button";
+import { TypedField } from "../../ui/typed-field";
+import { STEP_FIELDS } from "../step-field-list";
+import { StepFieldInput } from "../step-fields";
+import type { DraftChange, Piece, Verdict } from "./use-draft";
+
+/** One piece of a recipe: the words, the step they were read as, and what is open about it. */
+export function PieceRow({
+  piece,
+  kitchen,
+  onChange,
+}: {
+  piece: Piece;
+  kitchen: Kitchen;
+  onChange: (change: DraftChange) => void;
+}) {
+  const { step } = piece;
+  const names = step.lines.map(line => nameOf(line, kitchen));
+  const decide = (verdict: Verdict) => onChange({ type: "verdict", id: piece.id, verdict });
+  const left = piece.verdict === "left";
+  return (
+    <li
+      className={`grid gap-x-5 gap-y-1 border-b border-rule py-3 sm:grid-cols-[1fr_auto] ${left ? "opacity-60" : ""}`}
+    >
+      <div className="min-w-0">
+        <p className="text-sm text-faded">“{piece.text}”</p>
+        <p className="leading-snug">
+          <span className="font-semibold">{kindOf(step).title(step, names)}</span>{" "}
+          <span className="text-sm text-faded">{kindOf(step).detail(step)}</span>
+        </p>
+        {step.lines.length > 0 && (
+          <p className="text-sm">
+            {step.lines.map((line, i) => (
+              <span key={line.id}>
+                {i > 0 && " · "}
+                {names[i]}{" "}
+                <span className={line.certainty === "assumed" ? "is-assumed" : "font-semibold"}>
+                  {line.amount.kind === "fixed"
+                    ? printMass(g(line.amount.massG))
+                    : relationInWords(line.amount, NAMES)}
+                  {line.certainty === "assumed" && " (assumed)"}
+                </span>
+                {line.typed && !saysGrams(line.typed) && (
+                  <span className="text-faded"> said “{line.typed}”</span>
+                )}
+              </span>
+            ))}
+          </p>
+        )}
+        {piece.doubts.map(doubt => (
+          <p key={doubt} className="mt-1 rounded-md bg-beet-wash px-2 py-1 text-sm text-beet">
+            ✕ {doubt}
+          </p>
+        ))}
+        {!left &&
+          piece.questions.map(question => (
+            <Question
+              key={`${question.about} ${question.ask}`}
+              question={question}
+              piece={piece}
+              kitchen={kitchen}
+              onAnswer={next => onChange({ type: "answer", id: piece.id, about: question.about, step: next })}
+            />
+          ))}
+      </div>
+      <div className="flex items-start gap-1">
+        {piece.verdict === "taken" ? (
+          <Button look="quiet" className="!text-sorrel" onClick={() => decide("open")}>
+            ✓ taken
+          </Button>
+        ) : (
+          <Button onClick={() => decide("taken")}>{piece.doubts.length ? "Take as said" : "Take"}</Button>
+        )}
+        {piece.verdict !== "taken" && (
+          <Button look="quiet" onClick={() => decide(left ? "open" : "left")}>
+            {left ? "left out · undo" : "Leave out"}
+          </Button>
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** What is missing, with the place to say it beside. */
+function Question({
+  question,
+  piece,
+  kitchen,
+  onAnswer,
+}: {
+  question: DraftQuestion;
+  piece: Piece;
+  kitchen: Kitchen;
+  onAnswer: (step: Step) => void;
+}) {
+  const [said, setSaid] = useState<Step | null>(null);
+  const step = said ?? piece.step;
+  const line = step.lines.find(l => l.id === question.about);
+  const field = STEP_FIELDS[step.kind].find(f => f.key === question.about);
+  return (
+    <form
+      className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1 rounded-md bg-saffron-wash px-2 py-1.5"
+      onSubmit={event => {
+        event.preventDefault();
+        onAnswer(step);
+      }}
+    >
+      <p
+        className={`min-w-48 grow self-center text-sm text-saffron-ink ${question.answers ? "basis-full" : "basis-56"}`}
+      >
+        ? {question.ask}
+      </p>
+      {question.answers?.map(answer => (
+        <Button
+          key={answer.words}
+          className="!px-3 !py-1 text-sm"
+          onClick={() => onAnswer({ ...step, ...answer.patch } as Step)}
+        >
+          {answer.words}
+        </Button>
+      ))}
+      {line && (
+        <TypedField
+          label={`${nameOf(line, kitchen)}: amount`}
+          shown=""
+          read={text =>
+            parseRelation(text, {
+              document: BLANK,
+              ingredient: "larder" in line.of ? (kitchen.ingredientById.get(line.of.larder) ?? null) : null,
+              larder: kitchen.data.ingredients,
+              field: line.id,
+            })
+          }
+          onRead={({ relation, typed, certainty = "stated" }) =>
+            setSaid({
+              ...step,
+              lines: step.lines.map(l =>
+                l.id === line.id ? { ...l, amount: relation, certainty, ...(typed && { typed }) } : l,
+              ),
+            })
+          }
+          inputClassName="w-36"
+        />
+      )}
+      {field && !question.answers && (
+        <StepFieldInput
+          field={field}
+          step={step}
+          kitchen={kitchen}
+          onChange={patch => setSaid({ ...step, ...patch } as Step)}
+        />
+      )}
+      {!question.answers && (
+        <Button type="submit" className="!px-3 !py-1 text-sm">
+          {said ? "So it is" : "As taken"}
+        </Button>
+      )}
+    </form>
+  );
+}
+
+/** A weight said as a weight needs no second telling. */
+const saysGrams = (typed: string): boolean => /\d\s*(k?g|grams?|kilos?)$/i.test(typed);
+
+const BLANK = blankFormula("said", { name: "base", massG: 1000 });
+const NAMES = namesIn(BLANK);
+
+const nameOf = (line: Step["lines"][number], kitchen: Kitchen): string =>
+  "larder" in line.of
+    ? (kitchen.ingredientById.get(line.of.larder)?.name ?? line.of.larder)
+    : (kitchen.data.formulas[line.of.formula]?.name ?? line.of.formula);

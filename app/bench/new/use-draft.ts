@@ -1,0 +1,87 @@
+import { useEffect, useReducer } from "react";
+import { ulid } from "ulid";
+import type { Step } from "~/core/formula";
+import type { Ingredient } from "~/core/larder";
+import { type DraftPiece, type RecipeDraft, draftRecipe } from "~/core/words";
+
+export type Verdict = "open" | "taken" | "left";
+
+export interface Piece extends DraftPiece {
+  readonly verdict: Verdict;
+}
+
+export interface Draft {
+  readonly text: string;
+  readonly name: string;
+  readonly pieces: readonly Piece[];
+  readonly unread: readonly string[];
+}
+
+export type DraftChange =
+  | { readonly type: "said"; readonly text: string; readonly larder: readonly Ingredient[] }
+  | { readonly type: "name"; readonly name: string }
+  | { readonly type: "verdict"; readonly id: string; readonly verdict: Verdict }
+  | { readonly type: "take the clear ones" }
+  /** `about` is the question this answers. */
+  | { readonly type: "answer"; readonly id: string; readonly about: string; readonly step: Step };
+
+const EMPTY: Draft = { text: "", name: "", pieces: [], unread: [] };
+
+/** Whether nothing about a piece is left open. */
+export const isClear = (piece: Piece): boolean => piece.questions.length === 0 && piece.doubts.length === 0;
+
+export function changeDraft(draft: Draft, change: DraftChange): Draft {
+  switch (change.type) {
+    case "said":
+      return readAgain(draft, change.text, draftRecipe(change.text, change.larder, ulid));
+    case "name":
+      return { ...draft, name: change.name };
+    case "verdict":
+      return withPiece(draft, change.id, piece => ({ ...piece, verdict: change.verdict }));
+    case "take the clear ones":
+      return {
+        ...draft,
+        pieces: draft.pieces.map(piece =>
+          piece.verdict === "open" && isClear(piece) ? { ...piece, verdict: "taken" } : piece,
+        ),
+      };
+    case "answer":
+      return withPiece(draft, change.id, piece => ({
+        ...piece,
+        step: change.step,
+        questions: piece.questions.filter(q => q.about !== change.about),
+      }));
+  }
+}
+
+/** A clause that was not touched keeps what was answered and decided about it. */
+function readAgain(draft: Draft, text: string, read: RecipeDraft): Draft {
+  const kept = [...draft.pieces];
+  const pieces = read.pieces.map((piece): Piece => {
+    const i = kept.findIndex(old => old.text === piece.text);
+    const [same] = i < 0 ? [] : kept.splice(i, 1);
+    return same ? { ...same, doubts: piece.doubts } : { ...piece, verdict: "open" };
+  });
+  return { text, name: read.name || draft.name, pieces, unread: read.unread };
+}
+
+const withPiece = (draft: Draft, id: string, change: (piece: Piece) => Piece): Draft => ({
+  ...draft,
+  pieces: draft.pieces.map(piece => (piece.id === id ? change(piece) : piece)),
+});
+
+const KEPT = "hondaro-said-recipe";
+
+/** A recipe in words while it is read; the words stay on this device until a formula was made of them. */
+export function useDraft(larder: readonly Ingredient[]): [Draft, (change: DraftChange) => void, () => void] {
+  const [draft, dispatch] = useReducer(changeDraft, EMPTY);
+  useEffect(() => {
+    const text = localStorage.getItem(KEPT);
+    if (text) dispatch({ type: "said", text, larder });
+  }, [larder]);
+  const change = (next: DraftChange) => {
+    if (next.type === "said") localStorage.setItem(KEPT, next.text);
+    dispatch(next);
+  };
+  return [draft, change, () => localStorage.removeItem(KEPT)];
+}

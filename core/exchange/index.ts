@@ -1,0 +1,13 @@
+export {
+  type Arrival,
+  type Arrivals,
+  type FormulaBundle,
+  arrivalsOf,
+  bundleOf,
+  formulaJsonSchema,
+  readBundle,
+  writeBundle,
+} from "./bundle";
+export { formulaAsMarkdown } from "./markdown";
+export { formulaAsRecipe, isoDuration } from "./recipe-jsonld";
+export { linesTable } from "./lines-table";
