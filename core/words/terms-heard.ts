@@ -32,7 +32,7 @@ export function termsHeard(text: string, house: House): HeardTerm[] {
       if (!term) continue;
       if (term.id === "demi-glace") heard.set(term.id, { said, term, meaning: demiGlace(house), senses: [] });
       else if (term.senses) heard.set(term.id, { said, term, meaning: term.meaning, senses: term.senses });
-      else if (plainName(said) !== plainName(term.term) && !isInflected(said, term.term))
+      else if (!plainName(term.term).includes(plainName(said)) && !isInflected(said, term.term))
         heard.set(term.id, { said, term, meaning: term.meaning, senses: [] });
       i += length - 1;
       break;
