@@ -1,4 +1,6 @@
 import { type StateAfterStep, type StepIntervals, kindOf } from "~/core/formula";
+import { type Display, massFor } from "~/core/house";
+import { densityOf } from "~/core/larder";
 import { dissolvedPct } from "~/core/pot";
 import { g, printDuration, printLength, printMass, printNumber, s } from "~/core/quantity";
 import { grossTarget } from "~/core/vessel";
@@ -32,8 +34,10 @@ export function CardStep({
   state,
   index,
   interval,
+  display,
   relation,
 }: {
+  display: Display;
   state: StateAfterStep;
   interval: StepIntervals | undefined;
   index: number;
@@ -79,11 +83,11 @@ export function CardStep({
               {line.name}
               <span className="block text-xs text-faded">
                 {relation(line.lineId)}
-                {line.purchasedG - line.massG > 0.5 && `, from ${printMass(line.purchasedG)} bought`}
+                {line.purchasedG - line.massG > 0.5 && `, from ${massFor(display, line.purchasedG)} bought`}
               </span>
             </dt>
             <dd className={`font-bold whitespace-nowrap ${line.certainty === "assumed" ? "is-assumed" : ""}`}>
-              {printMass(line.massG)}
+              {massFor(display, line.massG, densityIn(state, line.lineId))}
               {line.certainty === "assumed" && " (assumed)"}
             </dd>
           </div>
@@ -98,13 +102,18 @@ export function CardStep({
                   {bandText(interval?.computedG[computed.what], 1000, 1)} kg
                 </span>
               </dt>
-              <dd className="font-bold whitespace-nowrap">{printMass(computed.massG)}</dd>
+              <dd className="font-bold whitespace-nowrap">{massFor(display, computed.massG)}</dd>
             </div>
           ))}
       </dl>
     </li>
   );
 }
+
+const densityIn = (state: StateAfterStep, lineId: string) => {
+  const ingredient = state.sources.get(lineId);
+  return ingredient && densityOf(ingredient);
+};
 
 /** A pot to scale with its mark. */
 export function Mark({ state, index }: { state: StateAfterStep; index: number }) {

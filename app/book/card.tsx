@@ -7,11 +7,13 @@ import {
   namesIn,
   openKitchen,
   relationInWords,
+  shareLeft,
   walk,
 } from "~/core/formula";
+import { USUAL_DISPLAY, displaySchema, letDown } from "~/core/house";
 import { ALLERGENS } from "~/core/larder";
 import { g, printDuration, printKilograms, printMass, printNumber, printVolume } from "~/core/quantity";
-import { batchesOf, database, findVersion } from "~/data";
+import { batchesOf, database, findVersion, saveDisplay } from "~/data";
 import type { Route } from "./+types/card";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
@@ -19,9 +21,10 @@ import { bandText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
 import { readMass } from "../ui/read";
 import { CardStep, Figure, Mark } from "./card-parts";
+import { DisplayForm } from "./display-form";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
+  const { kitchenId, person } = requirePerson(context, request);
   const { db } = database();
   const [kitchen, version] = await Promise.all([
     kitchenOf(kitchenId),
@@ -42,8 +45,21 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
     refusal: size && !size.ok ? (size.problems[0]?.message ?? null) : null,
     batches,
     intervals,
+    display: person.display ?? USUAL_DISPLAY,
     now: Date.now(),
   };
+}
+
+/** Keeps how this cook wants amounts shown. */
+export async function action({ context, request }: Route.ActionArgs) {
+  const { kitchenId, person } = requirePerson(context, request);
+  const form = await request.formData();
+  const display = displaySchema.safeParse({
+    units: form.get("units"),
+    roundG: Number(form.get("roundG")),
+  });
+  if (display.success) await saveDisplay(database().db, kitchenId, person.id, display.data);
+  return null;
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -53,10 +69,11 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function Card({ loaderData }: Route.ComponentProps) {
-  const { kitchen, version, batches, intervals, refusal, asked } = loaderData;
+  const { kitchen, version, batches, intervals, refusal, asked, display } = loaderData;
   const { document } = version;
   const walked = walk(document, openKitchen(kitchen));
   const label = labelOf(walked);
+  const left = shareLeft(walked);
   const last = intervals.at(-1);
   const yieldBand = bandText(last?.volumeMl, 1000, walked.finishedMl < 2000 ? 2 : 1);
   const marked = walked.states
@@ -81,6 +98,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           </label>
           <Button type="submit">Show this size</Button>
         </Form>
+        <DisplayForm display={display} />
         <Button look="act" onClick={() => window.print()}>
           <Printer aria-hidden="true" className="size-4" /> Print
         </Button>
@@ -125,6 +143,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               interval={intervals[index]}
               state={state}
               index={index}
+              display={display}
               relation={id => relationOf(id, document)}
             />
           ))}
@@ -160,6 +179,12 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               class, to be confirmed). {document.storage.words}
             </p>
             <p className="text-sm text-faded">Follow your local food code.</p>
+            {left !== null && (
+              <p>
+                <strong>× {printNumber(letDown(left).times, 1)}</strong>: 1 part and{" "}
+                {printNumber(letDown(left).waterParts, 1)} parts of water give the {document.base.name} back.
+              </p>
+            )}
           </div>
           <div>
             <h2 className="text-lg">Yield</h2>

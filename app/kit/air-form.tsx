@@ -42,9 +42,9 @@ export function AirForm({ kitchen, reply }: { kitchen: KitchenData; reply: KitRe
         <Button type="submit" className="col-span-2 justify-self-start">
           Keep these
         </Button>
-        {reply?.said && (
+        {asked?.said && (
           <p role="status" className="col-span-2 text-sm text-sorrel">
-            ✓ {reply.said}
+            ✓ {asked.said}
           </p>
         )}
       </Form>

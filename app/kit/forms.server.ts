@@ -7,6 +7,7 @@ import {
   iceCheck,
   shapeByPouring,
 } from "~/core/kit";
+import type { House } from "~/core/house";
 import { pressureAtAltitude } from "~/core/pot";
 import { readNumber } from "~/core/quantity";
 import { BURNER_KINDS, type Burner } from "~/core/reduction";
@@ -93,6 +94,28 @@ export function readAirForm(form: FormData): Result<KitchenFigures> {
     ambientC: ambient ?? 25,
     humidity: (humidity ?? 50) / 100,
   });
+}
+
+/** What the house has settled. @errors MISSING · OUT_OF_RANGE · NOT_FINITE */
+export function readHouseForm(form: FormData): Result<House> {
+  const { problems, take } = collect();
+  const demiPct = take(read(form, "demiPct", "Demi-glace"));
+  const labourPerH = take(read(form, "labourPerH", "An hour of hands")) ?? 0;
+  const flamePerH = take(read(form, "flamePerH", "An hour of one flame")) ?? 0;
+  if (demiPct === null && !problems.some(p => p.field === "demiPct"))
+    problems.push({
+      code: "MISSING",
+      field: "demiPct",
+      message: "How much of the stock is left when you call it demi-glace? Half is 50.",
+    });
+  problems.push(
+    ...checkNumber(demiPct ?? 50, "demiPct", "Demi-glace", { min: 5, max: 95, unit: "%" }),
+    ...checkNumber(labourPerH, "labourPerH", "An hour of hands", { min: 0, max: 10_000 }),
+    ...checkNumber(flamePerH, "flamePerH", "An hour of one flame", { min: 0, max: 10_000 }),
+  );
+  return problems.length || demiPct === null
+    ? refuse(...problems)
+    : ok({ demiGlace: { to: demiPct / 100, bound: form.get("bound") === "on" }, labourPerH, flamePerH });
 }
 
 /** A probe's reading in melting ice. @errors UNKNOWN_ID · NOT_FINITE · PROBE */

@@ -3,7 +3,14 @@ import { DEMO_APPLIANCES } from "~/demo/appliances";
 import { DEMO_BURNERS, DEMO_VESSELS } from "~/demo/vessels";
 import { geometryOfVessel } from "~/core/vessel";
 import { idFor } from "../larder/form.server";
-import { readAirForm, readBurnerForm, readIceCheck, readToolForm, readVesselForm } from "./forms.server";
+import {
+  readAirForm,
+  readBurnerForm,
+  readHouseForm,
+  readIceCheck,
+  readToolForm,
+  readVesselForm,
+} from "./forms.server";
 
 const formOf = (values: Readonly<Record<string, string | readonly string[]>>) => {
   const form = new FormData();
@@ -28,6 +35,26 @@ describe("where the kitchen stands", () => {
     [{ pressureHPa: "30" }, "pressureHPa"],
     [{ ambientC: "90" }, "ambientC"],
     [{ humidityPct: "-5" }, "humidityPct"],
+  ])("%j is refused", (over, field) => {
+    const refused = read(over as Record<string, string>);
+    expect(!refused.ok && refused.problems[0]?.field).toBe(field);
+  });
+});
+
+describe("what the house has settled", () => {
+  const read = (over: Readonly<Record<string, string>>) =>
+    readHouseForm(formOf({ demiPct: "50", labourPerH: "24", flamePerH: "1.8", ...over }));
+  test("C168 its demi-glace and its rates", () => {
+    expect(read({ bound: "on" })).toMatchObject({
+      value: { demiGlace: { to: 0.5, bound: true }, labourPerH: 24, flamePerH: 1.8 },
+    });
+    expect(read({ labourPerH: "" })).toMatchObject({ value: { labourPerH: 0 } });
+  });
+  test.each([
+    [{ demiPct: "" }, "demiPct"],
+    [{ demiPct: "120" }, "demiPct"],
+    [{ labourPerH: "-3" }, "labourPerH"],
+    [{ flamePerH: "a bit" }, "flamePerH"],
   ])("%j is refused", (over, field) => {
     const refused = read(over as Record<string, string>);
     expect(!refused.ok && refused.problems[0]?.field).toBe(field);

@@ -4,14 +4,15 @@ import { placeBurner } from "~/core/kit";
 import { printMass, printNumber, printVolume, g } from "~/core/quantity";
 import type { Problem } from "~/core/result";
 import { type Vessel, geometryOfVessel, limitsOf } from "~/core/vessel";
-import { addBurner, database, moveBurner, saveAppliance, saveKitchenFigures } from "~/data";
+import { addBurner, database, moveBurner, saveAppliance, saveHouse, saveKitchenFigures } from "~/data";
 import type { Route } from "./+types/kit";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { buttonClass } from "../ui/button";
 import { AirForm } from "./air-form";
-import { readAirForm, readBurnerForm, readIceCheck, readToolForm } from "./forms.server";
+import { readAirForm, readBurnerForm, readHouseForm, readIceCheck, readToolForm } from "./forms.server";
 import { idFor } from "../larder/form.server";
+import { HouseForm } from "./house-form";
 import { HobPlan } from "./hob-plan";
 import { NewBurner } from "./new-burner";
 import { Tools } from "./tools";
@@ -55,15 +56,29 @@ export async function action({ context, request }: Route.ActionArgs) {
       await saveKitchenFigures(db, change, read.value);
       return data<KitReply>({
         problems: [],
-        values: {},
+        values: { intent: "air" },
         said: "Kept. Every sum counts with it from now on.",
+      });
+    }
+    case "house": {
+      const house = readHouseForm(form);
+      if (!house.ok) return back(house.problems);
+      await saveHouse(db, kitchenId, house.value);
+      return data<KitReply>({
+        problems: [],
+        values: { intent: "house" },
+        said: "Kept. New formulas and costs go by it.",
       });
     }
     case "ice-check": {
       const checked = readIceCheck(form, kitchen.appliances, change.now);
       if (!checked.ok) return back(checked.problems);
       await saveAppliance(db, change, checked.value.probe);
-      return data<KitReply>({ problems: [], values: {}, said: checked.value.words });
+      return data<KitReply>({
+        problems: [],
+        values: { intent: "ice-check", id: checked.value.probe.id },
+        said: checked.value.words,
+      });
     }
     case "tool": {
       const tool = readToolForm(form, kitchen.appliances, idFor);
@@ -118,6 +133,7 @@ export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
         </section>
         <div className="space-y-8">
           <AirForm kitchen={kitchen} reply={reply} />
+          <HouseForm kitchen={kitchen} reply={reply} />
           <NewBurner reply={reply} />
         </div>
       </div>

@@ -154,6 +154,11 @@ function IceCheck({ probe, reply, today }: { probe: Probe; reply: KitReply | und
           ✕ {problem.message}
         </p>
       )}
+      {mine?.said && (
+        <p role="status" className="mt-1 text-sorrel">
+          ✓ {mine.said}
+        </p>
+      )}
     </Form>
   );
 }

@@ -24,6 +24,7 @@ export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./cost";
 export { WalkCache } from "./walk-cache";
 export { pendingSalty, saltTargetPct } from "./salt-lock";
+export { shareLeft } from "./strength";
 export { productKind, productMass, productOf, productVolume } from "./product";
 export { ATTENTION, type Attention, HANDS_ON } from "./step-kind";
 export { type Kitchen, type KitchenData, openKitchen } from "./kitchen";

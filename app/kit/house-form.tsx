@@ -1,0 +1,63 @@
+import { Form } from "react-router";
+import type { KitchenData } from "~/core/formula";
+import { letDown } from "~/core/house";
+import { printNumber } from "~/core/quantity";
+import { Button } from "../ui/button";
+import type { KitReply } from "./kit";
+import { TextField } from "./text-field";
+
+/** What this house has settled: its words and its rates. */
+export function HouseForm({ kitchen, reply }: { kitchen: KitchenData; reply: KitReply | undefined }) {
+  const asked = reply?.values.intent === "house" ? reply : undefined;
+  const problemOf = (field: string) => asked?.problems.find(p => p.field === field);
+  const value = (field: string, own: string) => (asked?.problems.length ? (asked.values[field] ?? "") : own);
+  const { demiGlace, labourPerH, flamePerH } = kitchen.house;
+  const { times, waterParts } = letDown(demiGlace.to);
+  const bound = asked?.problems.length ? asked.values.bound === "on" : demiGlace.bound;
+  return (
+    <section aria-label="Words and rates of the house">
+      <h2 className="text-xl">Words and rates of the house</h2>
+      <Form method="post" className="mt-3 grid grid-cols-2 gap-3">
+        <input type="hidden" name="intent" value="house" />
+        <TextField
+          name="demiPct"
+          label="Demi-glace, of stock (%)"
+          value={value("demiPct", String(Math.round(demiGlace.to * 1000) / 10))}
+          hint={`× ${printNumber(times, 1)}: 1 part and ${printNumber(waterParts, 1)} of water give the stock back`}
+          problem={problemOf("demiPct")}
+        />
+        <label className="flex items-center gap-2 self-start pt-7">
+          <input
+            type="checkbox"
+            name="bound"
+            key={String(bound)}
+            defaultChecked={bound}
+            className="size-4 accent-copper"
+          />
+          bound with flour
+        </label>
+        <TextField
+          name="labourPerH"
+          label="An hour of hands"
+          value={value("labourPerH", labourPerH ? String(labourPerH) : "")}
+          hint="in the currency of the prices; empty: not counted"
+          problem={problemOf("labourPerH")}
+        />
+        <TextField
+          name="flamePerH"
+          label="An hour of one flame"
+          value={value("flamePerH", flamePerH ? String(flamePerH) : "")}
+          problem={problemOf("flamePerH")}
+        />
+        <Button type="submit" className="col-span-2 justify-self-start">
+          Keep these words
+        </Button>
+        {asked?.said && (
+          <p role="status" className="col-span-2 text-sm text-sorrel">
+            ✓ {asked.said}
+          </p>
+        )}
+      </Form>
+    </section>
+  );
+}
