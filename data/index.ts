@@ -26,6 +26,7 @@ export {
   batchesOf,
   closeRun,
   eventsOf,
+  weighedLines,
   findRun,
   liveRuns,
   startRun,

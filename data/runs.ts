@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, inArray, isNull } from "drizzle-orm";
 import { ulid } from "ulid";
-import { type BatchRecord, type RunEvent, runEventSchema } from "../core/run";
+import { type BatchRecord, type RunEvent, type WeighedLine, runEventSchema, standing } from "../core/run";
 import { recordAudit } from "./audit";
 import type { Database, Queries } from "./connection";
 import { isDeadlock, isDuplicate } from "./database-errors";
@@ -119,6 +119,27 @@ export async function eventsOf(db: Queries, runIds: readonly string[]): Promise<
       }),
     );
   return events;
+}
+
+/** What was weighed in for the lines of a formula, in all its runs; what was undone does not count. */
+export async function weighedLines(
+  db: Queries,
+  kitchenId: string,
+  formulaId: string,
+): Promise<WeighedLine[]> {
+  const runs = await db
+    .select({ id: run.id, baseG: run.baseG })
+    .from(run)
+    .where(and(eq(run.kitchenId, kitchenId), eq(run.formulaId, formulaId)));
+  const events = await eventsOf(
+    db,
+    runs.map(r => r.id),
+  );
+  return runs.flatMap(({ id, baseG }) =>
+    standing(events[id] ?? []).flatMap(({ payload }) =>
+      payload.kind === "added" ? [{ lineId: payload.lineId, massG: payload.massG, baseG }] : [],
+    ),
+  );
 }
 
 export type AppendOutcome = { readonly ok: true } | { readonly ok: false; readonly conflicting: string };

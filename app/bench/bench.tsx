@@ -19,7 +19,7 @@ import {
   walk,
 } from "~/core/formula";
 import { printDuration, s } from "~/core/quantity";
-import { database, findFormula } from "~/data";
+import { database, findFormula, weighedLines } from "~/data";
 import type { Route } from "./+types/bench";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
@@ -38,15 +38,18 @@ import { cook, saveEdit } from "./save.server";
 import { StepLine } from "./step-line";
 import { useThreads } from "./threads";
 import { type Formula, useFormula } from "./use-formula";
+import { WeighedContext } from "./weighed";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
-  const [kitchen, stored] = await Promise.all([
+  const { db } = database();
+  const [kitchen, stored, weighed] = await Promise.all([
     kitchenOf(kitchenId),
-    findFormula(database().db, kitchenId, params.formulaId),
+    findFormula(db, kitchenId, params.formulaId),
+    weighedLines(db, kitchenId, params.formulaId),
   ]);
   if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
-  return { kitchen, stored };
+  return { kitchen, stored, weighed };
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {
@@ -80,7 +83,7 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
   return <Bench key={loaderData.stored.id} {...loaderData} />;
 }
 
-function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderData"]) {
+function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["loaderData"]) {
   const formula = useFormula(stored.id, stored);
   const { document } = formula;
   const [burnerId, setBurnerId] = useState(kitchenData.defaultBurnerId);
@@ -167,18 +170,20 @@ function Bench({ kitchen: kitchenData, stored }: Route.ComponentProps["loaderDat
         />
         <div className="grid lg:grid-cols-[minmax(0,1fr)_20.5rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
           <div className="min-w-0">
-            <StepLine
-              formula={formula}
-              walked={walked}
-              intervals={fresh ? intervals : []}
-              kitchen={kitchen}
-              face={face}
-              onFace={() => setFace(nextFace)}
-              selected={selected}
-              onSelect={setSelected}
-              threads={threads}
-              onThreads={setThreads}
-            />
+            <WeighedContext value={weighed}>
+              <StepLine
+                formula={formula}
+                walked={walked}
+                intervals={fresh ? intervals : []}
+                kitchen={kitchen}
+                face={face}
+                onFace={() => setFace(nextFace)}
+                selected={selected}
+                onSelect={setSelected}
+                threads={threads}
+                onThreads={setThreads}
+              />
+            </WeighedContext>
             <section aria-label="Trace" className="px-4 pt-4 pb-8 sm:px-6">
               <div role="group" aria-label="Quantity of the trace" className="flex gap-4 text-sm">
                 {threads.map(name => (

@@ -20,6 +20,7 @@ import { IngredientField } from "./ingredient-field";
 import { readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
 import type { Formula } from "./use-formula";
+import { Learned } from "./weighed";
 
 /** What a group shares out, where the step has one. */
 export function GroupEditor({ step, formula }: { step: Step; formula: Formula }) {
@@ -152,6 +153,7 @@ function LineRow({
       >
         <X aria-hidden="true" className="size-4" />
       </button>
+      <Learned line={line} nowG={amount?.massG ?? 0} formula={formula} />
       {line.question && (
         <p className="col-span-full flex items-baseline gap-2 rounded-md bg-saffron-wash px-2 py-1 text-sm text-saffron-ink">
           <span>? {line.question}</span>

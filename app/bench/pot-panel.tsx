@@ -6,6 +6,7 @@ import {
   type Walk,
   kindOf,
   labelOf,
+  misnamed,
 } from "~/core/formula";
 import { ALLERGENS } from "~/core/larder";
 import { dissolvedPct } from "~/core/pot";
@@ -73,6 +74,7 @@ export function PotPanel({ walked, selected, intervals, document }: PotPanelProp
   const index = open >= 0 ? open : highest;
   const state = walked.states[index];
   const label = labelOf(walked);
+  const wrongName = misnamed(document, walked);
   return (
     <aside aria-label="The pot" className="border-rule bg-enamel/60 px-4 py-5 sm:px-6 lg:border-l">
       {state?.vessel ? (
@@ -111,7 +113,7 @@ export function PotPanel({ walked, selected, intervals, document }: PotPanelProp
                 ` · ${printNumber(geometryOfVessel(state.vessel).heightMm - state.levelMm)} mm to the rim`}
               {state.bulkLevelMm !== undefined &&
                 state.pot.solids.length > 0 &&
-                ` · bones ${printNumber(state.bulkLevelMm)} mm high`}
+                ` · solids ${printNumber(state.bulkLevelMm)} mm high`}
             </span>
           </p>
           {state.mark && (
@@ -142,6 +144,7 @@ export function PotPanel({ walked, selected, intervals, document }: PotPanelProp
           {document.storage.days} days at {document.storage.keepC} °C, proposed
         </Fact>
       </dl>
+      {wrongName && <p className="mt-3 rounded-md bg-beet-wash p-2 text-sm text-beet">✕ {wrongName}</p>}
       {document.notes && <p className="mt-3 text-sm text-faded">{document.notes}</p>}
     </aside>
   );

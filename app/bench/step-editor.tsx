@@ -17,6 +17,7 @@ import { Ask } from "../ui/ask";
 import { Button } from "../ui/button";
 import { readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
+import { DeglazeChooser } from "./deglaze-chooser";
 import { GroupEditor, LinesEditor } from "./line-editor";
 import { STEP_FIELDS } from "./step-field-list";
 import { StepFieldInput } from "./step-fields";
@@ -50,6 +51,7 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             <LinesEditor step={step} formula={formula} kitchen={kitchen} state={state} />
           </>
         )}
+        {step.kind === "deglaze" && <DeglazeChooser step={step} formula={formula} kitchen={kitchen} />}
         {step.question && (
           <p className="flex items-baseline gap-2 rounded-md bg-saffron-wash px-2 py-1.5 text-sm text-saffron-ink">
             <span>? {step.question}</span>

@@ -17,6 +17,7 @@ import { type Band, bandText, clockBandText, elapsedClock } from "../text/format
 import { Ask } from "../ui/ask";
 import { Thread } from "../ui/thread";
 import { type Face, faceOf } from "./faces";
+import { LongSimmerNotice } from "./long-simmer-notice";
 import { StepEditor } from "./step-editor";
 import { ROW_GRID } from "./row-grid";
 import { THREAD_COLOUR, hasMoved } from "./threads";
@@ -105,6 +106,7 @@ export function StepRow({
               ✕ {problem.message}
             </p>
           ))}
+          <LongSimmerNotice step={step} formula={formula} />
           {state?.warnings.map(warning => (
             <p key={warning.code} className="mt-1 text-sm text-saffron-ink">
               ▲ {warning.message}

@@ -3,6 +3,7 @@ import { Form, data } from "react-router";
 import {
   intervalsAlong,
   labelOf,
+  misnamed,
   multiply,
   namesIn,
   openKitchen,
@@ -73,6 +74,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
   const { document } = version;
   const walked = walk(document, openKitchen(kitchen));
   const label = labelOf(walked);
+  const wrongName = misnamed(document, walked);
   const left = shareLeft(walked);
   const last = intervals.at(-1);
   const yieldBand = bandText(last?.volumeMl, 1000, walked.finishedMl < 2000 ? 2 : 1);
@@ -167,6 +169,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
                 ? label.allergens.map(a => ALLERGENS[a]).join(", ") || "none recorded in these ingredients"
                 : `not known: ${label.notEntered.join(", ")} not entered`}
             </p>
+            {wrongName && <p className="font-bold text-beet">✕ {wrongName}</p>}
             <p className="text-sm text-faded">
               Contains {label.diet.join(", ") || "nothing flagged"}. Cross-contact in the kitchen is not seen
               here.

@@ -13,11 +13,16 @@ export function StepSide({
   people,
   timeZone,
   onAdd,
+  ticks,
+  onTick,
 }: {
   pot: PotNow;
   people: readonly Person[];
   timeZone: string;
   onAdd: (lineId: string) => void;
+  /** Still to be ticked off. */
+  ticks: readonly string[];
+  onTick: (what: string) => void;
 }) {
   const { state, forecast } = pot;
   const progress = state.steps[state.current];
@@ -33,6 +38,27 @@ export function StepSide({
   const measured = progress.readings.filter(r => r.massG !== undefined && r.kind !== "added");
   return (
     <aside aria-label="This step" className="min-w-0 space-y-3 text-base">
+      {(ticks.length > 0 || progress.ticked.length > 0) && (
+        <ul aria-label="To tick off" className="space-y-1.5">
+          {ticks.map(what => (
+            <li key={what}>
+              <button
+                type="button"
+                onClick={() => onTick(what)}
+                className="flex min-h-14 w-full items-center gap-3 rounded-lg border-2 border-glow bg-night-raised px-3 text-left font-bold text-glow hover:border-ember"
+              >
+                <span aria-hidden="true" className="size-6 shrink-0 rounded border-2 border-glow" />
+                {what}
+              </button>
+            </li>
+          ))}
+          {progress.ticked.map(what => (
+            <li key={what} className="flex min-h-10 items-center gap-3 px-3 text-leaf">
+              <span aria-hidden="true">✓</span> {what}
+            </li>
+          ))}
+        </ul>
+      )}
       {(progress.planned.lines.length > 0 || water.length > 0) && (
         <section>
           <h2 className="text-sm font-normal text-lamp-faded">In goes</h2>

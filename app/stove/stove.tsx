@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from "react";
 import { Link, data, useRevalidator } from "react-router";
-import { type RunPayload, standing } from "~/core/run";
+import { type RunPayload, openTicks, standing } from "~/core/run";
 import { database, findRun } from "~/data";
 import type { Route } from "./+types/stove";
 import { kitchenOf } from "../kitchen.server";
@@ -66,10 +66,12 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
     [log],
   );
   const undo = useCallback(() => last && log({ kind: "undone", eventId: last.id }), [last, log]);
+  const ticks = useMemo(() => (progress ? openTicks(progress) : []), [progress]);
   const next = useCallback(() => {
+    if (ticks.length) return;
     if (!stepId) return log({ kind: "finished" });
     log(progress?.status === "live" ? { kind: "step-done", stepId } : { kind: "step-begun", stepId });
-  }, [log, progress?.status, stepId]);
+  }, [log, progress?.status, stepId, ticks.length]);
   // An answer is kept in the run as a note: what was worked out belongs to what was cooked.
   const sink = useMemo<Sink | null>(
     () =>
@@ -197,6 +199,8 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
           people={people}
           timeZone={kitchen.timeZone}
           onAdd={lineId => setPanel(`add:${lineId}`)}
+          ticks={ticks}
+          onTick={what => stepId && log({ kind: "ticked", stepId, what })}
         />
       </div>
       {refusal && (
@@ -233,15 +237,18 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
           <button
             type="button"
             onClick={next}
+            disabled={ticks.length > 0}
             className={`${STEP_BUTTON} col-span-4 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
           >
-            {!stepId
-              ? "Finish the batch"
-              : liveStep
-                ? progress && pot.markMm !== null
-                  ? "It is there"
-                  : "This step is done"
-                : "Begin this step"}
+            {ticks.length > 0
+              ? "Tick first what stands above"
+              : !stepId
+                ? "Finish the batch"
+                : liveStep
+                  ? progress && pot.markMm !== null
+                    ? "It is there"
+                    : "This step is done"
+                  : "Begin this step"}
           </button>
           <button
             type="button"

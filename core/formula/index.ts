@@ -24,13 +24,15 @@ export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./cost";
 export { WalkCache } from "./walk-cache";
 export { pendingSalty, saltTargetPct } from "./salt-lock";
+export { type DeglazeChoice, type DeglazeChoices, deglazeChoices } from "./deglaze-choices";
+export { labelOf, misnamed } from "./label";
 export { shareLeft } from "./strength";
 export { productKind, productMass, productOf, productVolume } from "./product";
 export { ATTENTION, type Attention, HANDS_ON } from "./step-kind";
 export { type Kitchen, type KitchenData, openKitchen } from "./kitchen";
-export { type Computed, type ResolvedLine, type StepKind } from "./step-kind";
+export { type Computed, type ResolvedLine, type StepKind, type Tick } from "./step-kind";
 export { STEP_KINDS, type Step, type StepKindName, kindOf } from "./steps";
-export { type StateAfterStep, type Walk, applyStep, labelOf, walk } from "./walk";
+export { type StateAfterStep, type Walk, applyStep, walk } from "./walk";
 export {
   type BonesNeeded,
   baseForYield,

@@ -85,6 +85,12 @@ export type Attention = (typeof ATTENTION)[number];
 /** Share of a step's time that hands are on it. Our estimate. */
 export const HANDS_ON: Readonly<Record<Attention, number>> = { watch: 1, "look in": 0.15, leave: 0.03 };
 
+/** Something a cook ticks off: easily forgotten, and not to be made good afterwards. */
+export interface Tick {
+  readonly what: string;
+  readonly before: "begin" | "end";
+}
+
 /** A kind of step: one file each. */
 export interface StepKind<S extends { kind: string }> {
   readonly kind: S["kind"];
@@ -107,8 +113,8 @@ export interface StepKind<S extends { kind: string }> {
   readonly takesLines: boolean;
   /** Whether the end is a level or mass (true) or a time (false). */
   readonly endsAtMark: boolean;
-  /** What must be ticked off before the step counts as begun. */
-  readonly ticks?: (step: S) => readonly string[];
+  /** What must be ticked off before the step can begin, or before it can end. */
+  readonly ticks?: (step: S) => readonly Tick[];
   readonly apply: (context: StepContext<S>) => Result<StepOutcome>;
 }
 

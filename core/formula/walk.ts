@@ -1,4 +1,4 @@
-import { type Allergen, type DietFlag, type Ingredient, joinAllergens } from "../larder";
+import type { Ingredient } from "../larder";
 import { EMPTY_POT, type PotState, liquorMass, potMass, volumeAt20 } from "../pot";
 import { costOfIngredient } from "./cost";
 import { doubtsAlong } from "./doubts";
@@ -257,20 +257,4 @@ export function applyStep(
     trace: where.trace,
     field: where.field,
   });
-}
-
-/** Allergens and diet flags of a walked formula, sub-formulas included. */
-export function labelOf(walked: Walk): {
-  allergens: readonly Allergen[];
-  known: boolean;
-  notEntered: readonly string[];
-  diet: readonly DietFlag[];
-} {
-  const { recorded, known, notEntered } = joinAllergens(walked.ingredients);
-  return {
-    allergens: recorded,
-    known,
-    notEntered,
-    diet: [...new Set(walked.ingredients.flatMap(i => i.diet))],
-  };
 }

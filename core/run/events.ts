@@ -35,6 +35,8 @@ export const payloadSchema = z.discriminatedUnion("kind", [
   /** Litres in the jug; several add up: the first pour and the drip. */
   z.strictObject({ kind: z.literal("jugged"), stepId, volumeMl: z.number().positive().max(1_000_000) }),
   z.strictObject({ kind: z.literal("noted"), stepId, text: z.string().trim().min(1).max(500) }),
+  /** Ticked off: something of the step that must not be forgotten. */
+  z.strictObject({ kind: z.literal("ticked"), stepId, what: z.string().min(1).max(200) }),
   z.strictObject({ kind: z.literal("skipped"), stepId }),
   z.strictObject({ kind: z.literal("undone"), eventId: z.string() }),
   z.strictObject({ kind: z.literal("finished") }),

@@ -51,7 +51,16 @@ export interface StepProgress {
   /** What this pot is foreseen to become, from how it really stood at the start. */
   readonly foreseen: StateAfterStep | null;
   readonly readings: readonly Reading[];
+  /** What was ticked off. */
+  readonly ticked: readonly string[];
 }
+
+/** What of a step is still to be ticked off before it can go on: begin while it waits, end while it is live. */
+export const openTicks = (progress: StepProgress): string[] =>
+  (kindOf(progress.step).ticks?.(progress.step) ?? [])
+    .filter(tick => tick.before === (progress.status === "waiting" ? "begin" : "end"))
+    .map(tick => tick.what)
+    .filter(what => !progress.ticked.includes(what));
 
 export interface RunState {
   readonly startedAt: number | null;
@@ -140,6 +149,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       fromVessel,
       foreseen,
       readings,
+      ticked: own.flatMap(e => (e.payload.kind === "ticked" ? [e.payload.what] : [])),
     };
     if (status === "done") pot = corrected(pot, progress);
     return progress;

@@ -1,5 +1,13 @@
 export { type RunEvent, type RunPayload, inOrder, payloadSchema, runEventSchema, timeOf } from "./events";
-export { type Reading, type RunState, type StepProgress, fold, massAtLevel, standing } from "./fold";
+export {
+  type Reading,
+  type RunState,
+  type StepProgress,
+  fold,
+  massAtLevel,
+  openTicks,
+  standing,
+} from "./fold";
 export { type StepBand, UNKNOWN_BAND, stepBand } from "./band";
 export { type LiveForecast, forecastOf, liveForecast } from "./forecast";
 export {
@@ -10,3 +18,4 @@ export {
   pouredFrom,
   strainYield,
 } from "./batch";
+export { type LearnedWeight, type WeighedLine, learnedWeight } from "./learned";

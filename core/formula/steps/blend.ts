@@ -47,7 +47,8 @@ export const blend = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
-  ticks: step => (step.reserveFirst ? [`Set aside before blending: ${step.reserveFirst}`] : []),
+  ticks: step =>
+    step.reserveFirst ? [{ what: `Set aside before blending: ${step.reserveFirst}`, before: "begin" }] : [],
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -15,6 +15,13 @@ const schema = z.strictObject({
   durationMin,
 });
 
+/** A tally piece by piece: "2 cinnamon, 5 bay and 1 bundle" is three to count. */
+const piecesOf = (tally: string | undefined): string[] =>
+  tally
+    ?.split(/,|\band\b/)
+    .map(piece => piece.trim())
+    .filter(Boolean) ?? ["all that went in whole"];
+
 /** Takes whole things out by hand: the bundle of herbs, the poached meat. What went in is counted out. */
 export const lift = defineStep({
   kind: "lift",
@@ -42,6 +49,10 @@ export const lift = defineStep({
   place: "bench",
   attention: "watch",
   takesLines: false,
+  ticks: step =>
+    step.what === "aromatics"
+      ? piecesOf(step.tally).map(piece => ({ what: `Out again: ${piece}`, before: "end" as const }))
+      : [],
   endsAtMark: false,
   apply: context => {
     const { step, facts, pot } = context;

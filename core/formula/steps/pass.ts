@@ -28,7 +28,7 @@ export const pass = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
-  ticks: () => ["Underside of the sieve scraped off, no grain in the clean pan"],
+  ticks: () => [{ what: "Underside of the sieve scraped off, no grain in the clean pan", before: "end" }],
   apply: context => {
     const { step, facts } = context;
     const passed = sieve(context.pot, step.yieldPct / 100, facts.fibreEnriched);

@@ -35,7 +35,7 @@ export const reserve = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
-  ticks: step => [`Set aside: ${step.what}`],
+  ticks: step => [{ what: `Set aside: ${step.what}`, before: "end" }],
   apply: context => {
     const mass = g((liquorMass(context.pot) * context.step.sharePct) / 100);
     const pot = pour(context.pot, mass);
