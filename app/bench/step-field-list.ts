@@ -71,6 +71,7 @@ export const STEP_FIELDS: Readonly<Record<StepKindName, readonly StepField[]>> =
         ["chilled", "chill and lift"],
       ],
     },
+    { key: "leaveG", label: "Leave in", type: "number", unit: "g", min: 0, max: 100_000 },
     minutes,
   ],
   cool: [

@@ -34,7 +34,10 @@ export const coulis = defineFamily({
         [from("bought-vegetable-stock", pct(35), "stock"), from("sunflower-oil", pct(4))],
         { tool: "jar blender", durationMin: 4, remark: "Cold, in short bursts." },
       ),
-      step("pass", "pass", [], { yieldPct: 90 }),
+      step("pass", "pass", [], {
+        yieldPct: 90,
+        why: "Skins and fibres stay back; what is left pours and keeps its colour.",
+      }),
       step("season", "season", [from("lemon-juice", byFeel(4)), from("salt", toSalt(0.8))]),
     ],
   }),

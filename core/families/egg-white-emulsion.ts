@@ -28,7 +28,11 @@ export const eggWhiteEmulsion = defineFamily({
         [from("egg-white", pct(22)), from("lemon-juice", pct(5)), from("water", pct(10), "ice")],
         { durationMin: 1, remark: s.start === "ice" ? "Drinking-water ice." : undefined },
       ),
-      step("emulsify", "oil", [from("grapeseed-oil", pct(100))], { tool: "stick blender", durationMin: 4 }),
+      step("emulsify", "oil", [from("grapeseed-oil", pct(100))], {
+        tool: "stick blender",
+        durationMin: 4,
+        why: "A thread at a time: each drop has to be wrapped before the next one comes.",
+      }),
       step("season", "season", [from("salt", toSalt(1.0))]),
     ],
   }),

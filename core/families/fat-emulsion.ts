@@ -40,6 +40,7 @@ export const fatEmulsion = defineFamily({
           tool: "stick blender",
           durationMin: 4,
           remark: "Fat at 35 °C: liquid, not hot.",
+          why: "Too cold it sets in grains, too hot it sets the egg.",
         }),
         step("cool", "cool", [], { method: "walk-in", toC: 5 }),
       ],

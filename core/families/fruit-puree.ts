@@ -27,7 +27,12 @@ export const fruitPuree = defineFamily({
         [from("apple", pct(100), "fruit"), from("water", pct(12)), guess("lemon-juice", pct(0.8))],
         { durationMin: 4 },
       ),
-      step("simmer", "cook", [], { holdC: Math.round(k.boilsC - 3), durationMin: 15, lid: "on" }),
+      step("simmer", "cook", [], {
+        holdC: Math.round(k.boilsC - 3),
+        durationMin: 15,
+        lid: "on",
+        why: "Lid on: the fruit softens in its own water and keeps its perfume.",
+      }),
       step("blend", "blend", [], { tool: "stick blender", durationMin: 3 }),
       step("pass", "pass", [], { yieldPct: 93 }),
       s.sugar === "little" &&

@@ -36,7 +36,12 @@ export const meatFreeWhite = defineFamily({
         [from("water", pct(160)), ...(s.body === "almond" ? [from("almonds", pct(14))] : [])],
         { durationMin: 2 },
       ),
-      step("simmer", "simmer", [], { holdC: Math.round(k.boilsC - 4), durationMin: 30, lid: "on" }),
+      step("simmer", "simmer", [], {
+        holdC: Math.round(k.boilsC - 4),
+        durationMin: 30,
+        lid: "on",
+        why: "Lid on: it should soften and draw, not reduce.",
+      }),
       s.body === "cream" && step("add", "cream", [from("cream", pct(20))], { durationMin: 1 }),
       step("blend", "blend", [], { tool: "stick blender", durationMin: 4 }),
       step("pass", "pass", [], { yieldPct: 95 }),

@@ -45,7 +45,12 @@ export const pureeSoup = defineFamily({
         ],
         { durationMin: 2 },
       ),
-      step("simmer", "cook", [], { holdC: Math.round(k.boilsC - 4), durationMin: 25, lid: "ajar" }),
+      step("simmer", "cook", [], {
+        holdC: Math.round(k.boilsC - 4),
+        durationMin: 25,
+        lid: "ajar",
+        why: "Soft to the core blends smooth; undercooked roots stay grainy whatever the blade.",
+      }),
       s.aromatics === "early" &&
         step("lift", "aromatics-out", [], { what: "aromatics", tally: "the thyme stalks" }),
       s.style === "smooth" &&

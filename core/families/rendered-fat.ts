@@ -24,6 +24,7 @@ export const renderedFat = defineFamily({
       step("render", "render", [from(s.trim === "bacon" ? "bacon" : "duck-carcass", pct(100), "trim")], {
         durationMin: 90,
         keeps: { use: "cracklings" },
+        why: "Low, until the bubbles stop: they are water, and water spoils the fat.",
       }),
       step("strain", "strain", [], { durationMin: 6 }),
     ],

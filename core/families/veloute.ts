@@ -49,7 +49,11 @@ export const veloute = defineFamily({
             cue: "smells of baked pastry, hardly any colour",
           }),
         s.binding === "roux"
-          ? step("thicken", "wet", [liquid], { form: "roux", durationMin: 20 })
+          ? step("thicken", "wet", [liquid], {
+              form: "roux",
+              durationMin: 20,
+              why: "Twenty minutes of simmering: before that it tastes of flour and has not its full body.",
+            })
           : step("add", "stock", [liquid], { durationMin: 2 }),
         s.binding === "beurre-manie" &&
           step("thicken", "bind", [from("butter", pct(4.5), "manie-butter"), from("wheat-flour", pct(4.5))], {

@@ -38,7 +38,11 @@ export const whiteSauce = defineFamily({
           durationMin: 4,
           cue: "white and bubbling, no colour",
         }),
-        step("thicken", "wet", [from("milk", pct(100))], { form: "roux", durationMin: 20 }),
+        step("thicken", "wet", [from("milk", pct(100))], {
+          form: "roux",
+          durationMin: 20,
+          why: "One hot, one cold, and it stays smooth; then long enough that no flour is tasted.",
+        }),
         step("season", "nutmeg", [from("nutmeg", byFeel(1))], { durationMin: 1 }),
         step("strain", "strain", [], { durationMin: 4 }),
         s.daughter === "cheese" && step("rest", "off-fire", [], { durationMin: 6, lid: "off" }),

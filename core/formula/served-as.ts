@@ -29,7 +29,7 @@ const COMMON = "common practice, no source";
  */
 export const INTENSITY: Readonly<Record<ServedAs, IntensityClass>> = {
   stock: { label: "stock, to be used on", portionG: null, saltPct: [0, 0.2], fatPct: null, source: COMMON },
-  soup: { label: "soup", portionG: [180, 300], saltPct: [0.7, 1.1], fatPct: [0, 8], source: COMMON },
+  soup: { label: "soup", portionG: [180, 300], saltPct: [0.7, 0.9], fatPct: [0, 8], source: COMMON },
   veloute: {
     label: "velouté, cream sauce",
     portionG: [40, 120],

@@ -19,6 +19,7 @@ export const line = (id: string, larder: string, amount: AmountRelation): Line =
   amount,
   certainty: "stated",
 });
+export const fixed = (massG: number): AmountRelation => ({ kind: "fixed", massG });
 export const share = (pct: number): AmountRelation => ({ kind: "share-of-base", pct });
 export const blank = (
   massG: number,

@@ -124,7 +124,7 @@ export function keepTime(
   for (const line of liquids)
     reasons.set(
       line.lineId,
-      `${less ? "Less" : "More"} than ${printNumber(factor, 2)} times: in the new pot ${printKilograms(g(lostAsSteam(best.walked)))} leave as steam in the same time, not ${printKilograms(g(lostAsSteam(original) * factor))}.${Math.abs(best.share - 1) > OTHER_EXTRACTION ? " That changes the proportion to bones and roots: taste for strength." : ""}`,
+      `${less ? "Less" : "More"} than ${printNumber(factor, 2)} times: in the new pot ${printKilograms(g(lostAsSteam(best.walked)))} leave as steam in the same time, not ${printKilograms(g(lostAsSteam(original) * factor))}.${Math.abs(best.share - 1) > OTHER_EXTRACTION ? " That changes the proportion to what draws in it: taste for strength." : ""}`,
     );
   return ok({ document: best.document, walked: best.walked, liquid: best.share, reasons });
 }

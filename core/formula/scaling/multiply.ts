@@ -35,6 +35,7 @@ export function multiply(document: FormulaDocument, factor: number): FormulaDocu
         return { ...step, lines, target: { endG: step.target.endG * factor } };
       if (step.kind === "reduce" && "endMl" in step.target)
         return { ...step, lines, target: { endMl: step.target.endMl * factor } };
+      if (step.kind === "degrease" && step.leaveG) return { ...step, lines, leaveG: step.leaveG * factor };
       if (step.kind === "top-up") return { ...step, lines, toMl: step.toMl * factor };
       return { ...step, lines };
     }),

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { exitMass, skimFat } from "../../pot";
-import { g, minutes } from "../../quantity";
+import { g, minutes, printMass } from "../../quantity";
 import { ok } from "../../result";
 import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
 
@@ -10,6 +10,8 @@ const schema = z.strictObject({
   ...stepFields,
   kind: z.literal("degrease"),
   method: z.enum(DEGREASE_METHODS),
+  /** Fat meant to stay in, g: what the roux wants. */
+  leaveG: z.number().nonnegative().max(100_000).optional(),
   durationMin,
 });
 
@@ -21,7 +23,12 @@ export const degrease = defineStep({
   blank: id => ({ id, kind: "degrease" as const, lines: [], method: "ladle" as const, durationMin: 10 }),
   title: step => (step.method === "chilled" ? "Lift the set fat" : "Tip off the fat"),
   detail: step =>
-    step.method === "chilled" ? "in one piece, once it has set" : "ladle or tipped tray; keep it for frying",
+    [
+      step.method === "chilled"
+        ? "in one piece, once it has set"
+        : "ladle or tipped tray; keep it for frying",
+      ...(step.leaveG ? [`leave ${printMass(g(step.leaveG))} in`] : []),
+    ].join("; "),
   cue: "no more than a few eyes of fat on the surface",
   cautions: step =>
     step.method === "ladle" ? ["Hot fat: tip away from yourself, into metal, never into water."] : [],
@@ -33,7 +40,10 @@ export const degrease = defineStep({
     const { step, facts } = context;
     const [share, carry] =
       step.method === "chilled" ? [facts.chilledFat, facts.chilledCarry] : [facts.ladleFat, facts.ladleCarry];
-    const pot = skimFat(context.pot, share, carry);
+    const floating = context.pot.floatFatG;
+    const spare = floating > 0 ? Math.max(0, 1 - (step.leaveG ?? 0) / floating) : 0;
+    // What is to stay is weighed off to the gram; the tool's own leavings count only when all of it should go.
+    const pot = skimFat(context.pot, step.leaveG ? spare : share, carry);
     if (!pot.ok) return pot;
     const taken = g(exitMass(pot.value, "skim") - exitMass(context.pot, "skim"));
     return ok(

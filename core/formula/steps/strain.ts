@@ -15,14 +15,20 @@ const schema = z.strictObject({
   vesselId,
 });
 
-/** Passes the liquor off its bones and roots into another vessel; some stays with them. */
+/** How clear the liquor comes out, of 5. Common practice, no source. */
+const CLARITY = { pressed: 2, drained: 4 } as const;
+
+/** Passes the liquor off what stands in it into another vessel; some stays with them. */
 export const strain = defineStep({
   kind: "strain",
   label: "Strain",
   schema,
   blank: id => ({ id, kind: "strain" as const, lines: [], press: false, durationMin: 20 }),
   title: step => (step.press ? "Strain and press" : "Strain and let drip"),
-  detail: step => (step.press ? "through the chinois, pressed" : "through the chinois, drained, not pressed"),
+  detail: step =>
+    step.press
+      ? `through the chinois, pressed: more of it, clear to about ${CLARITY.pressed} of 5`
+      : `through the chinois, drained, not pressed: clear to about ${CLARITY.drained} of 5`,
   cue: "the drip slows to single drops",
   cautions: () => ["Heavy and hot: two people or a ladle; never lift a full pot alone."],
   place: "bench",
@@ -48,7 +54,7 @@ export const strain = defineStep({
     const out = g(exitMass(pot, "strained") - exitMass(context.pot, "strained"));
     return ok(
       outcome(pot, vessel, minutes(step.durationMin * facts.handTimes), {
-        computed: out > 0 ? [{ what: "bones and roots, with what clings", massG: out, way: "out" }] : [],
+        computed: out > 0 ? [{ what: "strained off, with what clings", massG: out, way: "out" }] : [],
       }),
     );
   },
