@@ -2,6 +2,8 @@ import { describe, expect, test } from "vitest";
 import { fc, test as property } from "@fast-check/vitest";
 import { valueOf } from "../../result";
 import {
+  FIGURES,
+  compareOutcomes,
   diffFormulas,
   insertStep,
   mergeDocuments,
@@ -11,7 +13,7 @@ import {
   updateStep,
   walk,
 } from "..";
-import { kitchen, share, stock } from "../testing";
+import { demo, kitchen, share, stock } from "../testing";
 
 const simmer = "s6";
 
@@ -74,6 +76,30 @@ describe("C161 what changed, in words", () => {
         after: expect.stringMatching(/^8 %/) as string,
       }),
     ]);
+  });
+  test("C161 butter from 60 to 45 g a litre is told as that, with the grams of both", () => {
+    const richer = updateLine(demo("cider-juniper-pan-sauce"), "butter-line", {
+      amount: { kind: "per-litre", gPerL: 60 },
+    });
+    const lighter = updateLine(richer, "butter-line", { amount: { kind: "per-litre", gPerL: 45 } });
+    const both = { before: walk(richer, kitchen), after: walk(lighter, kitchen) };
+    const changes = diffFormulas(richer, lighter, both);
+    expect(changes.some(c => /^60 g\/l/.test(c.before) && /^45 g\/l/.test(c.after))).toBe(true);
+    const rows = compareOutcomes([
+      { document: richer, walked: both.before },
+      { document: lighter, walked: both.after },
+    ]);
+    const fat = rows.find(r => r.what === FIGURES.fat.label);
+    expect((fat?.values[0] ?? 0) - (fat?.values[1] ?? 0)).toBeGreaterThan(0.5);
+  });
+  test("C162 two variants of one stock stand side by side: yield, cost, time and the state of the pot", () => {
+    const late = insertStep(removeStep(stock, "s3"), "note", "n");
+    const rows = compareOutcomes(
+      [stock, late].map(document => ({ document, walked: walk(document, kitchen) })),
+    );
+    for (const what of ["yield", "food cost", "time"])
+      expect(rows.find(r => r.what === what)?.values.every(v => v !== null)).toBe(true);
+    expect(rows.every(r => r.values.length === 2)).toBe(true);
   });
   test("nothing changed is nothing said; a moved step is an order", () => {
     expect(diffFormulas(stock, stock, walks(stock))).toEqual([]);

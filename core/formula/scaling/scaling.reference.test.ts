@@ -46,6 +46,28 @@ describe("06-G check rows", () => {
     expect(valueOf(bowlBatches(6000, 5000))).toEqual({ count: 2, eachMl: 3000 });
   });
   test("C18 6.80 at 28 % is 24.29", () => expect(valueOf(priceForShare(6.8, 28))).toBeCloseTo(24.29, 2));
+  test("C126 cayenne 3 g × 6 is 18 g; the first dose is a share of it, then somebody tastes", () => {
+    // 06-G, step 4 (our estimate): 0.92 at × 6. The trade's flat 80 % would be 14.4 g.
+    const first = 18 * firstDoseShare(6);
+    expect(first).toBeCloseTo(18 * (1 - 0.05 * Math.log2(3)), 9);
+    expect(first).toBeLessThan(18);
+    expect(first).toBeGreaterThan(14.4);
+  });
+  test("C173 1.5 to 0.5 l in 20 cm takes 25 min; 9 to 3 l in 36 cm 46 min held, 150 min at a full boil on the same flame", () => {
+    const small = { liquidG: 1500, evaporatedG: 1000, minutes: 25, surfaceMm2: area(200) };
+    const held = valueOf(scaleEvaporation(small, 6, area(360), "proportions"));
+    expect(held.minutes).toBeCloseTo(46, 0);
+    // At the boil the flame sets the pace, whatever the surface; with 3.24 times the heat it is 46 min again.
+    const boiling = valueOf(scaleEvaporation(small, 6, area(200), "proportions"));
+    expect(boiling.minutes).toBeCloseTo(150, 9);
+    expect(boiling.minutes / 3.24).toBeCloseTo(46, 0);
+  });
+  test("C176 1 110, 555, 555 g to 50 g: 2.20 kg of 2.22, −0.9 %", () => {
+    const rounded = largestRemainder([1110, 555, 555], 50, 2200);
+    expect(rounded.reduce((a, b) => a + b, 0)).toBe(2200);
+    expect([...rounded].sort((a, b) => b - a)).toEqual([1100, 550, 550]);
+    expect(100 * (2200 / 2220 - 1)).toBeCloseTo(-0.9, 1);
+  });
   test("C174 3.6 kg that grows to 1.5 l a kg, in 5 l: two batches", () => {
     expect(valueOf(bowlBatches(3600, 5000, 1.5)).count).toBe(2);
   });

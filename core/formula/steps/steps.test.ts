@@ -138,6 +138,11 @@ describe("strain", () => {
     expect(liquorMass(pressed.pot)).toBeGreaterThan(liquorMass(drained.pot));
     expect(drained.vessel?.id).not.toBe("tall-1");
   });
+  test("C158e pressed gives more and is told as cloudier: 2 of 5 against 4", () => {
+    const words = (press: boolean) => STEP_KINDS.strain.detail({ ...STEP_KINDS.strain.blank("x"), press });
+    expect(words(true)).toContain("2 of 5");
+    expect(words(false)).toContain("4 of 5");
+  });
   test("without solids it only changes the vessel", () => {
     const moved = after(
       "strain",
@@ -156,6 +161,12 @@ describe("degrease", () => {
     const lifted = after("degrease", { method: "chilled" }, { pot: fatty }).pot;
     expect(lifted.floatFatG).toBeLessThan(ladle.floatFatG);
     expect(liquorMass(lifted)).toBeGreaterThan(liquorMass(ladle));
+  });
+  test("C55 95 g in the pan, the roux wants 40 g: 55 g go into the fat jar", () => {
+    const pan = potOf(["water", 5], ["sunflower-oil", 95]);
+    const tipped = after("degrease", { leaveG: 40 }, { pot: pan });
+    expect(tipped.pot.floatFatG).toBeCloseTo(40, 6);
+    expect(tipped.pot.exits.skim.fat).toBeCloseTo(55, 6);
   });
   test("hot fat is cautioned about, set fat is not", () => {
     expect(STEP_KINDS.degrease.cautions({ ...STEP_KINDS.degrease.blank("x"), method: "ladle" })).toHaveLength(
@@ -199,7 +210,37 @@ describe("cool, steep, note", () => {
   });
 });
 
+describe("soak", () => {
+  test("C52 2.4 l of liquor, 120 ml left with the grit: 2.28 l to use", () => {
+    const soaked = after("soak", { drinks: 0, leavePct: 5 }, { lines: lines(["water", 2400]) });
+    expect(liquorMass(soaked.pot)).toBeCloseTo(2280, 6);
+    expect(soaked.computed).toContainEqual(expect.objectContaining({ what: "left with the grit" }));
+  });
+});
+
 describe("reduce", () => {
+  test("C67 cream halved has twice its fat; 60 % of 35 % cream is at 7/12 of it", () => {
+    const cream = potOf(["cream", 1200]);
+    const fatPct = (pot: PotState) => (100 * pot.liquor.fat) / liquorMass(pot);
+    const to = (endG: number) =>
+      after("reduce", { target: { endG } }, { pot: cream, vessel: vessel("low-36") }).pot;
+    expect(fatPct(to(600)) / fatPct(cream)).toBeCloseTo(2, 6);
+    expect(fatPct(to(700)) / fatPct(cream)).toBeCloseTo(60 / 35, 6);
+  });
+  test("C71 495 g wine, 253 g vinegar, 120 g sugar: by three quarters to 217 g, about 56 % sugar", () => {
+    const syrup = potOf(["white-wine", 495], ["wine-vinegar", 253], ["sugar", 120]);
+    expect(liquorMass(syrup)).toBeCloseTo(868, 6);
+    const done = after(
+      "reduce",
+      { target: { endG: 217 } },
+      { pot: syrup, vessel: vessel("saucepan-24") },
+    ).pot;
+    expect(liquorMass(done)).toBeCloseTo(217, 3);
+    // The example counts the sugar that was weighed in; the wine brings a little of its own.
+    expect((100 * 120) / 217).toBeCloseTo(55.3, 1);
+    expect((100 * done.liquor.sugars) / 217).toBeGreaterThan(55);
+    expect((100 * done.liquor.sugars) / 217).toBeLessThan(60);
+  });
   const start = { pot: potOf(["bought-brown-stock", 6000]), vessel: vessel("low-36") };
   test("less flame, or half off the fire, takes longer and ends at the same mark", () => {
     const full = after("reduce", { target: { by: 0.5 }, setting: 1 }, start);
