@@ -1,16 +1,13 @@
 import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { ensureBuild } from "./build.mjs";
 import { findProgram, installDebianPackage } from "./debian.mjs";
-import { freePort, startMariadb } from "./mariadb.mjs";
 import { ensurePackages } from "./packages.mjs";
 import { inRoot } from "./paths.mjs";
 import { Trouble, say } from "./say.mjs";
-import { endProcess, runProgram, tail } from "./shell.mjs";
-import { prepareDatabase, startServer } from "./start.mjs";
+import { runProgram, tail } from "./shell.mjs";
+import { withApplication } from "./throw-away.mjs";
 
-const CHROMIUM = ["/usr/bin/chromium", "/usr/bin/chromium-browser"];
 const PDFTOTEXT = ["/usr/bin/pdftotext"];
 /** Checks that pass or fail as one. */
 const WHOLE_CHECKS = [
@@ -69,24 +66,11 @@ async function vitest(name, projects) {
 
 /** Drives the real application in Chromium on a throw-away database. */
 async function endToEnd() {
-  if (!findProgram(CHROMIUM)) await installDebianPackage("chromium", "The Chromium browser");
   if (!findProgram(PDFTOTEXT)) await installDebianPackage("poppler-utils", "The PDF reader for the tests");
-  await ensureBuild();
-  const folder = mkdtempSync(join(tmpdir(), "hondaro-e2e-"));
-  const mariadb = await startMariadb(folder);
-  let server = null;
-  try {
-    await prepareDatabase(mariadb.url, true);
-    const port = await freePort();
-    server = await startServer(port, mariadb.url);
+  await withApplication(async (env, folder) => {
     const report = join(folder, "playwright.json");
     const done = await runProgram("npx", ["--no-install", "playwright", "test", "--reporter=list,json"], {
-      env: {
-        HONDARO_URL: `http://127.0.0.1:${port}`,
-        DATABASE_URL: mariadb.url,
-        PLAYWRIGHT_JSON_OUTPUT_NAME: report,
-        CHROMIUM: findProgram(CHROMIUM),
-      },
+      env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
       echo: true,
     });
     if (!existsSync(report)) count(0, 1);
@@ -94,11 +78,7 @@ async function endToEnd() {
       const { stats } = JSON.parse(readFileSync(report, "utf8"));
       count(stats.expected + stats.flaky, stats.unexpected || (done.code === 0 ? 0 : 1), stats.skipped);
     }
-  } finally {
-    if (server) await endProcess(server.pid);
-    await mariadb.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }
 
 export async function run([what = "all"]) {

@@ -1,4 +1,4 @@
-import { type FormulaDocument, type Step, intervalsAlong, openKitchen, walk } from "../core/formula";
+import { intervalsAlong, openKitchen, walk } from "../core/formula";
 import { NOMINAL_FACTS } from "../core/facts";
 import { degC, ml, s, watts } from "../core/quantity";
 import { arrival, constantRate, read, simulate, startTracker } from "../core/reduction";
@@ -7,6 +7,7 @@ import { SEA_LEVEL, liquid } from "../core/testing";
 import { geometryOf } from "../core/vessel";
 import { DEMO_FORMULAS, GLACE_ID, STOCK_ID } from "../demo/formulas";
 import { DEMO_KITCHEN } from "../demo/kitchen";
+import { plainLine, withReductions } from "./lines";
 
 /** Median of `rounds` timings of a job after warming up, ms. */
 function median(job: () => unknown, rounds = 60, warmUp = 60): number {
@@ -17,38 +18,6 @@ function median(job: () => unknown, rounds = 60, warmUp = 60): number {
     return performance.now() - from;
   }).sort((a, b) => a - b);
   return times[Math.floor(rounds / 2)] ?? 0;
-}
-
-/** A line of plain steps: added, browned, deglazed, skimmed, strained. No reduction is simulated in it. */
-function plainLine(count: number): FormulaDocument {
-  const base = DEMO_FORMULAS[STOCK_ID];
-  if (!base) throw new Error("The demo stock is gone.");
-  const line = (id: string, larder: string, pct: number) => ({
-    id,
-    of: { larder },
-    amount: { kind: "share-of-base" as const, pct },
-    certainty: "stated" as const,
-  });
-  const steps = Array.from({ length: count }, (_, i): Step => {
-    const id = `b${i}`;
-    switch (i % 4) {
-      case 0:
-        return {
-          id,
-          kind: "add",
-          lines: [line(`${id}w`, "water", 20), line(`${id}o`, "onion", 2)],
-          durationMin: 2,
-          vesselId: "tall-2",
-        };
-      case 1:
-        return { id, kind: "deglaze", lines: [line(`${id}w`, "white-wine", 1)], durationMin: 2 };
-      case 2:
-        return { id, kind: "degrease", lines: [], method: "ladle", durationMin: 2 };
-      default:
-        return { id, kind: "brown", lines: [line(`${id}c`, "carrot", 1)], durationMin: 2 };
-    }
-  });
-  return { ...base, groups: [], steps };
 }
 
 const kitchen = openKitchen(DEMO_KITCHEN);
@@ -91,15 +60,7 @@ const shortRun = () =>
     goal: { ml: ml(125) },
     facts: NOMINAL_FACTS,
   });
-/** Forty steps with two real reductions in them. */
-const fortyReduced: FormulaDocument = {
-  ...forty,
-  steps: forty.steps.map((step, i): Step =>
-    i === 19 || i === 39
-      ? { id: `r${i}`, kind: "reduce", lines: [], target: { to: 0.8 }, setting: 1, overlap: 1 }
-      : step,
-  ),
-};
+const fortyReduced = withReductions(forty);
 if (walk(fortyReduced, kitchen).problems.length) throw new Error("The reduced line cannot be walked.");
 
 /** A day at the stove: fifty readings, then the arrival. */

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useDeferredValue, useMemo, useState } from "react";
 import { data, redirect, useNavigate } from "react-router";
 import { ulid } from "ulid";
 import {
@@ -28,6 +28,7 @@ import { AskProvider } from "../ui/ask";
 import { type Sink, useSink } from "../sums/sink";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { TraceChart } from "../ui/trace-chart";
+import { useSettled } from "../ui/use-settled";
 import { useIntervals } from "../workers/use-intervals";
 import { BenchHeader } from "./bench-header";
 import { ConflictNotice } from "./conflict-notice";
@@ -85,7 +86,9 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
 
 function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["loaderData"]) {
   const formula = useFormula(stored.id, stored);
-  const { document } = formula;
+  const { document: typed } = formula;
+  // What is typed stands at once; the walk and everything drawn from it follow as soon as there is a moment.
+  const document = useDeferredValue(typed);
   const [burnerId, setBurnerId] = useState(kitchenData.defaultBurnerId);
   const opened = useMemo(() => openKitchen(kitchenData, {}, burnerId), [kitchenData, burnerId]);
   // The facts stay the same objects while somebody types: what was worked out before a step stands.
@@ -129,11 +132,17 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
     [intervals, last],
   );
   const shown = FIGURES[quantity];
-  const trace = useMemo(() => traceOf(walked, quantity), [walked, quantity]);
-  const band = walked.states.flatMap((state, i) => {
-    const estimate = intervals[i]?.figures[quantity];
-    return estimate ? [{ atS: state.clockS, lo: estimate.lo, hi: estimate.hi }] : [];
-  });
+  // The chart is the dearest drawing of the page; it waits until the typing pauses.
+  const drawn = useSettled(walked, CHART_PAUSE_MS);
+  const trace = useMemo(() => traceOf(drawn, quantity), [drawn, quantity]);
+  const band = useMemo(
+    () =>
+      walked.states.flatMap((state, i) => {
+        const estimate = intervals[i]?.figures[quantity];
+        return estimate ? [{ atS: state.clockS, lo: estimate.lo, hi: estimate.hi }] : [];
+      }),
+    [walked, intervals, quantity],
+  );
 
   return (
     <AskProvider explain={explained} intervalOf={intervalOf}>
@@ -151,7 +160,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
         {formula.theirs && (
           <ConflictNotice
             base={formula.base}
-            mine={document}
+            mine={typed}
             theirs={formula.theirs}
             kitchen={kitchen}
             onTake={formula.takeTheirs}
@@ -174,7 +183,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
               <StepLine
                 formula={formula}
                 walked={walked}
-                intervals={fresh ? intervals : []}
+                intervals={intervals}
                 kitchen={kitchen}
                 face={face}
                 onFace={() => setFace(nextFace)}
@@ -200,7 +209,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
               </div>
               <TraceChart
                 planned={trace}
-                band={fresh ? band : []}
+                band={band}
                 unit={shown.unit}
                 divide={1}
                 decimals={shown.decimals}
@@ -214,7 +223,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
             walked={walked}
             selected={selected}
             kitchen={kitchen}
-            intervals={fresh ? intervals : []}
+            intervals={intervals}
             document={document}
           />
         </div>
@@ -222,6 +231,9 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
     </AskProvider>
   );
 }
+
+/** The chart is drawn again when nothing was typed for so long, ms. */
+const CHART_PAUSE_MS = 250;
 
 const withUnit = (text: string, unit: string) => (text ? `${text} ${unit}`.trim() : "");
 const nextFace = (face: Face): Face => FACES[(FACES.indexOf(face) + 1) % FACES.length] ?? "grams";

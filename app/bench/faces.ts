@@ -5,9 +5,11 @@ import { printMass, printNumber } from "~/core/quantity";
 export const FACES = ["grams", "ratio", "per litre"] as const;
 export type Face = (typeof FACES)[number];
 
-/** An amount in the face that is turned up. */
-export function faceOf(line: LineAmount, face: Face): string {
+/** An amount in the face that is turned up. @param finishedMl what the formula yields */
+export function faceOf(line: LineAmount, face: Face, finishedMl: number): string {
   if (face === "grams") return printMass(line.massG);
   if (face === "ratio") return `${printNumber(line.ratioPct, line.ratioPct < 10 ? 2 : 1)} %`;
-  return line.gPerL === null ? "no yield" : `${printNumber(line.gPerL, line.gPerL < 10 ? 2 : 0)} g/l`;
+  if (!(finishedMl > 0)) return "no yield";
+  const gPerL = (1000 * line.massG) / finishedMl;
+  return `${printNumber(gPerL, gPerL < 10 ? 2 : 0)} g/l`;
 }

@@ -1,5 +1,6 @@
 import { type Kitchen, type Line } from "~/core/formula";
 import { findIngredient } from "~/core/larder";
+import { memo } from "react";
 import { ok, refuse } from "~/core/result";
 import { TypedField } from "../ui/typed-field";
 
@@ -7,7 +8,7 @@ import { TypedField } from "../ui/typed-field";
 export const NAMES_LIST = "ingredient-names";
 
 /** The names a cook may type, once on the page. */
-export function IngredientNames({ kitchen }: { kitchen: Kitchen }) {
+export const IngredientNames = memo(function IngredientNames({ kitchen }: { kitchen: Kitchen }) {
   return (
     <datalist id={NAMES_LIST}>
       {Object.entries(kitchen.data.formulas).map(([id, formula]) => (
@@ -18,7 +19,7 @@ export function IngredientNames({ kitchen }: { kitchen: Kitchen }) {
       ))}
     </datalist>
   );
-}
+});
 
 /** What a line is of: typed by name or alias, or chosen from what the larder and the kitchen have. */
 export function IngredientField({

@@ -8,6 +8,7 @@ import {
   labelOf,
   misnamed,
 } from "~/core/formula";
+import { memo } from "react";
 import { ALLERGENS } from "~/core/larder";
 import { dissolvedPct } from "~/core/pot";
 import { printKilograms, printLength, printNumber, g } from "~/core/quantity";
@@ -65,7 +66,7 @@ export interface PotPanelProps {
 }
 
 /** The pot to scale after the open step; without one, where it stands highest. */
-export function PotPanel({ walked, selected, intervals, document }: PotPanelProps) {
+export const PotPanel = memo(function PotPanel({ walked, selected, intervals, document }: PotPanelProps) {
   const open = walked.states.findIndex(state => state.step.id === selected);
   const highest = walked.states.reduce(
     (best, state, i) => ((state.levelMm ?? 0) >= (walked.states[best]?.levelMm ?? 0) ? i : best),
@@ -148,7 +149,7 @@ export function PotPanel({ walked, selected, intervals, document }: PotPanelProp
       {document.notes && <p className="mt-3 text-sm text-faded">{document.notes}</p>}
     </aside>
   );
-}
+});
 
 function Fact({ label, children }: { label: string; children: React.ReactNode }) {
   return (

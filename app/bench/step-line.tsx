@@ -7,15 +7,17 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
-import type { KeyboardEvent } from "react";
+import { type KeyboardEvent, useMemo, useRef } from "react";
 import {
   FIGURES,
   type FigureId,
   type Kitchen,
+  type Step,
   type StepIntervals,
   type Walk,
   moveStep,
 } from "~/core/formula";
+import { useSettled } from "../ui/use-settled";
 import { AddStep } from "./add-step";
 import type { Face } from "./faces";
 import { IngredientNames } from "./ingredient-field";
@@ -23,6 +25,7 @@ import { ROW_GRID, threadColumns } from "./row-grid";
 import { ThreadPicker } from "./thread-picker";
 import { largestOf } from "./threads";
 import { StepRow } from "./step-row";
+import { useRowsInView } from "./use-rows-in-view";
 import type { Formula } from "./use-formula";
 
 export interface StepLineProps {
@@ -56,7 +59,18 @@ export function StepLine({
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const largest = Object.fromEntries(threads.map(id => [id, largestOf(walked, id)]));
+  // Rows nobody can see follow when the typing pauses.
+  const settled = useSettled(walked, OUT_OF_VIEW_PAUSE_MS);
+  const largest = useLargest(walked, threads);
+  const largestSettled = useLargest(settled, threads);
+  const order = document.steps.map(step => step.id).join(" ");
+  const ids = useMemo(() => order.split(" "), [order]);
+  const list = useRef<HTMLOListElement>(null);
+  const inView = useRowsInView(list, order);
+  const drawnFrom = (step: Step, index: number): Walk => {
+    if (!inView || inView.has(step.id) || selected === step.id) return walked;
+    return settled.states[index]?.step.id === step.id ? settled : walked;
+  };
   const alongTheLine = (event: KeyboardEvent<HTMLOListElement>) => {
     if (event.altKey || (event.key !== "ArrowDown" && event.key !== "ArrowUp")) return;
     if (!(event.target instanceof HTMLElement) || !event.target.matches("[data-step]")) return;
@@ -112,32 +126,32 @@ export function StepLine({
           );
         }}
       >
-        <SortableContext items={document.steps.map(step => step.id)} strategy={verticalListSortingStrategy}>
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           {/* Arrows run along the steps, whose buttons hold the focus. */}
           {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
-          <ol onKeyDown={alongTheLine}>
-            {document.steps.map((step, index) => (
-              <StepRow
-                key={step.id}
-                step={step}
-                index={index}
-                state={walked.states[index]}
-                before={walked.states[index - 1]}
-                interval={intervals[index]}
-                problems={walked.problems.filter(
-                  p =>
-                    p.field.startsWith(`steps.${index}`) ||
-                    (index === walked.states.length && !p.field.startsWith("steps.")),
-                )}
-                threads={threads}
-                largest={largest}
-                face={face}
-                open={selected === step.id}
-                onToggle={() => onSelect(selected === step.id ? null : step.id)}
-                formula={formula}
-                kitchen={kitchen}
-              />
-            ))}
+          <ol ref={list} onKeyDown={alongTheLine}>
+            {document.steps.map((step, index) => {
+              const source = drawnFrom(step, index);
+              return (
+                <StepRow
+                  key={step.id}
+                  step={step}
+                  index={index}
+                  state={source.states[index]}
+                  before={source.states[index - 1]}
+                  interval={intervals[index]}
+                  problems={problemsAt(source, index)}
+                  threads={threads}
+                  largest={source === walked ? largest : largestSettled}
+                  face={face}
+                  finishedMl={source.finishedMl}
+                  open={selected === step.id}
+                  onToggle={() => onSelect(selected === step.id ? null : step.id)}
+                  formula={formula}
+                  kitchen={kitchen}
+                />
+              );
+            })}
           </ol>
         </SortableContext>
       </DndContext>
@@ -147,5 +161,23 @@ export function StepLine({
       <IngredientNames kitchen={kitchen} />
       <AddStep formula={formula} after={selected} onAdded={onSelect} />
     </section>
+  );
+}
+
+/** Rows out of view are drawn again when nothing was typed for so long, ms. */
+const OUT_OF_VIEW_PAUSE_MS = 200;
+
+const useLargest = (walked: Walk, threads: readonly FigureId[]) =>
+  useMemo(() => Object.fromEntries(threads.map(id => [id, largestOf(walked, id)])), [threads, walked]);
+
+const NO_PROBLEMS: Walk["problems"] = [];
+
+/** What stopped the walk at a step; the same empty list wherever nothing did. */
+function problemsAt(walked: Walk, index: number): Walk["problems"] {
+  if (!walked.problems.length) return NO_PROBLEMS;
+  return walked.problems.filter(
+    p =>
+      p.field.startsWith(`steps.${index}`) ||
+      (index === walked.states.length && !p.field.startsWith("steps.")),
   );
 }

@@ -2,6 +2,7 @@ import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import clsx from "clsx";
 import { GripVertical } from "lucide-react";
+import { memo } from "react";
 import {
   FIGURES,
   type FigureId,
@@ -33,13 +34,24 @@ export interface StepRowProps {
   threads: readonly FigureId[];
   largest: Partial<Record<FigureId, number>>;
   face: Face;
+  finishedMl: number;
   open: boolean;
   onToggle: () => void;
   formula: Formula;
   kitchen: Kitchen;
 }
 
-export function StepRow({
+/** Read only while the row is open: a closed one need not be drawn again for them. */
+const WHEN_OPEN: ReadonlySet<string> = new Set(["formula", "kitchen", "onToggle"]);
+
+const looksTheSame = (before: StepRowProps, after: StepRowProps): boolean =>
+  (Object.keys(after) as (keyof StepRowProps)[]).every(
+    key =>
+      before[key] === after[key] ||
+      (WHEN_OPEN.has(key) && !before.open && !after.open && after.step.kind !== "simmer"),
+  );
+
+export const StepRow = memo(function StepRow({
   step,
   index,
   state,
@@ -49,6 +61,7 @@ export function StepRow({
   threads,
   largest,
   face,
+  finishedMl,
   open,
   onToggle,
   formula,
@@ -62,6 +75,7 @@ export function StepRow({
   return (
     <li
       ref={setNodeRef}
+      data-row={step.id}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={clsx(
         "relative",
@@ -114,7 +128,9 @@ export function StepRow({
           ))}
         </div>
         <div className="col-start-2 pb-2 pl-3 lg:col-start-auto lg:px-4 lg:py-2.5">
-          {state && <Amounts state={state} index={index} face={face} interval={interval} />}
+          {state && (
+            <Amounts state={state} index={index} face={face} finishedMl={finishedMl} interval={interval} />
+          )}
         </div>
         {state ? (
           <>
@@ -173,7 +189,7 @@ export function StepRow({
       </div>
     </li>
   );
-}
+}, looksTheSame);
 
 const nameOf = (of: Step["lines"][number]["of"], kitchen: Kitchen): string =>
   "larder" in of
@@ -241,11 +257,13 @@ function Amounts({
   state,
   index,
   face,
+  finishedMl,
   interval,
 }: {
   state: StateAfterStep;
   index: number;
   face: Face;
+  finishedMl: number;
   interval: StepIntervals | undefined;
 }) {
   return (
@@ -272,7 +290,7 @@ function Amounts({
               of={{ ask: "line", step: index, lineId: line.lineId }}
               label={`${line.name}, ${printMass(line.massG)}, ${line.certainty}`}
             >
-              {faceOf(line, face)}
+              {faceOf(line, face, finishedMl)}
             </Ask>
             {line.certainty === "assumed" && <span title="assumed"> ?</span>}
           </dd>

@@ -8,6 +8,7 @@ import {
   PointElement,
   Tooltip,
 } from "chart.js";
+import { memo } from "react";
 import { Line } from "react-chartjs-2";
 import type { TracedPoint } from "~/core/formula";
 import { printNumber } from "~/core/quantity";
@@ -40,7 +41,7 @@ function lastHour(...points: (readonly TracedPoint[])[]): number {
 }
 
 /** One quantity along the line: planned as a line in its band, measured as points. The numbers stand below in words. */
-export function TraceChart({
+export const TraceChart = memo(function TraceChart({
   planned,
   band,
   measured = [],
@@ -165,7 +166,7 @@ export function TraceChart({
       </details>
     </figure>
   );
-}
+});
 
 const valueAt = (points: readonly TracedPoint[], atS: number): number =>
   points.findLast(p => p.atS <= atS + 1e-6)?.value ?? points[0]?.value ?? 0;

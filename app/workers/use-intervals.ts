@@ -4,11 +4,11 @@ import type { FormulaDocument, KitchenData, StepIntervals } from "~/core/formula
 import type { IntervalJobs } from "./intervals.worker";
 
 /** Typing pauses this long before the intervals are asked for, ms. */
-const PAUSE_MS = 120;
+const PAUSE_MS = 250;
 
 /**
- * Intervals along the line, worked out beside the page. While new ones are on their way the old ones stand; `fresh`
- * says whether they belong to this very document.
+ * Intervals along the line, worked out beside the page. While new ones are on their way the old ones stand, as long as
+ * the steps are the same; `fresh` says whether they belong to this very document.
  */
 export function useIntervals(
   document: FormulaDocument,
@@ -42,10 +42,15 @@ export function useIntervals(
     };
   }, []);
 
+  // The larder and the kit are large: they go over once, not with every key.
+  useEffect(() => {
+    void worker.current?.remote.kitchen(kitchen);
+  }, [kitchen]);
+
   useEffect(() => {
     let wanted = true;
     const timer = setTimeout(() => {
-      void worker.current?.remote.intervals(document, kitchen, burnerId).then(intervals => {
+      void worker.current?.remote.intervals(document, burnerId).then(intervals => {
         if (wanted) setAnswer({ of: document, on: burnerId, intervals });
       });
     }, PAUSE_MS);
@@ -55,5 +60,12 @@ export function useIntervals(
     };
   }, [document, kitchen, burnerId]);
 
-  return { intervals: answer.intervals, fresh: answer.of === document && answer.on === burnerId };
+  const fresh = answer.of === document && answer.on === burnerId;
+  return { intervals: fresh || sameSteps(answer.of, document) ? answer.intervals : NONE, fresh };
 }
+
+const NONE: readonly StepIntervals[] = [];
+
+/** Whether the old intervals can still stand beside the steps they belong to. */
+const sameSteps = (before: FormulaDocument | null, now: FormulaDocument): boolean =>
+  before?.steps.length === now.steps.length && before.steps.every((step, i) => step.id === now.steps[i]?.id);

@@ -6,7 +6,7 @@ import type { AmountRelation, Certainty, Line, Reachable } from "./amount";
 import { type FormulaDocument, linesOf } from "./document";
 import type { ResolvedLine } from "./step-kind";
 
-/** One line's amount with its three faces. */
+/** One line's amount: grams, share, and what to buy. */
 export interface LineAmount {
   readonly lineId: string;
   readonly ingredientId: string;
@@ -16,21 +16,18 @@ export interface LineAmount {
   readonly purchasedG: Grams;
   /** Per cent of the base. */
   readonly ratioPct: number;
-  /** `null` while the formula yields no liquor. */
-  readonly gPerL: number | null;
   readonly certainty: Certainty;
 }
 
-/** A line in all its faces; grams per litre follow once the yield is known. */
-export function faces(line: ResolvedLine, source: Line | undefined, document: FormulaDocument): LineAmount {
+/** A line in its faces; grams per finished litre follow from the yield of the walk. */
+export function faces(line: ResolvedLine, source: Line | undefined, baseG: number): LineAmount {
   return {
     lineId: line.lineId,
     ingredientId: line.ingredient.id,
     name: line.ingredient.name,
     massG: line.massG,
     purchasedG: valueOf(asPurchased(line.massG, line.ingredient.ediblePct)),
-    ratioPct: (100 * line.massG) / document.base.massG,
-    gPerL: null,
+    ratioPct: (100 * line.massG) / baseG,
     certainty: source?.certainty ?? "stated",
   };
 }

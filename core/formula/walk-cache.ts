@@ -6,6 +6,7 @@ import type { FormulaDocument } from "./document";
 import type { Kitchen } from "./kitchen";
 import type { ResolvedLine, StepOutcome } from "./step-kind";
 import type { Step } from "./steps";
+import type { StateAfterStep } from "./walk";
 
 interface KnownStep {
   readonly step: Step;
@@ -15,6 +16,20 @@ interface KnownStep {
   readonly trace: boolean;
   readonly where: Pick<Kitchen, "facts" | "around" | "burner" | "vessels">;
   readonly done: Result<StepOutcome>;
+}
+
+/** Where the line stood before a step. */
+interface LineSoFar {
+  readonly clockS: number;
+  readonly cost: number;
+  readonly baseG: number;
+}
+
+interface KnownState {
+  readonly done: StepOutcome;
+  readonly sources: ReadonlyMap<string, Ingredient>;
+  readonly from: LineSoFar;
+  readonly state: StateAfterStep;
 }
 
 interface KnownProduct {
@@ -38,7 +53,45 @@ const sameLines = (a: readonly ResolvedLine[], b: readonly ResolvedLine[]): bool
  */
 export class WalkCache {
   readonly #steps = new Map<string, KnownStep>();
+  readonly #states = new Map<string, KnownState>();
   readonly #products = new Map<string, KnownProduct>();
+  #sources: ReadonlyMap<string, Ingredient> = new Map();
+
+  /** The same map again while every line still has the same ingredient. */
+  sources(found: ReadonlyMap<string, Ingredient>): ReadonlyMap<string, Ingredient> {
+    const known = this.#sources;
+    let same = found.size === known.size;
+    if (same)
+      for (const [id, ingredient] of found)
+        if (known.get(id) !== ingredient) {
+          same = false;
+          break;
+        }
+    if (!same) this.#sources = found;
+    return this.#sources;
+  }
+
+  /** What is known after a step; the same object as long as nothing before it and nothing in it has changed. */
+  state(
+    stepId: string,
+    done: StepOutcome,
+    sources: ReadonlyMap<string, Ingredient>,
+    from: LineSoFar,
+    make: () => StateAfterStep,
+  ): StateAfterStep {
+    const known = this.#states.get(stepId);
+    if (
+      known?.done === done &&
+      known.sources === sources &&
+      known.from.clockS === from.clockS &&
+      known.from.cost === from.cost &&
+      known.from.baseG === from.baseG
+    )
+      return known.state;
+    const state = make();
+    this.#states.set(stepId, { done, sources, from, state });
+    return state;
+  }
 
   step(
     key: Omit<KnownStep, "done" | "where">,
@@ -61,7 +114,16 @@ export class WalkCache {
       return known.done;
     const done = work();
     const { facts, around, burner, vessels } = kitchen;
-    this.#steps.set(key.step.id, { ...key, where: { facts, around, burner, vessels }, done });
+    const { step, pot, vessel, lines, trace } = key;
+    this.#steps.set(step.id, {
+      step,
+      pot,
+      vessel,
+      lines,
+      trace,
+      where: { facts, around, burner, vessels },
+      done,
+    });
     return done;
   }
 

@@ -42,7 +42,11 @@ describe("the walk of the demo stock at 8.6 kg", () => {
   });
   test("amounts per finished litre come out as asked", () => {
     const steep = walked.states[6]?.lines ?? [];
-    expect(steep.map(l => l.gPerL?.toFixed(3))).toEqual(["4.000", "0.800", "0.200"]);
+    expect(steep.map(l => ((1000 * l.massG) / walked.finishedMl).toFixed(3))).toEqual([
+      "4.000",
+      "0.800",
+      "0.200",
+    ]);
     expect((steep[0]?.massG ?? 0) / (walked.finishedMl / 1000)).toBeCloseTo(4, 6);
   });
   test("a stock sets: gelatin between 0.8 and 3 %, in proportion with common practice, no source", () => {

@@ -21,7 +21,7 @@ import type { FormulaDocument } from "./document";
 import type { Kitchen } from "./kitchen";
 import { type Ahead, type LineAmount, faces, looksAhead, resolveLines } from "./line-amounts";
 import { resolveSources } from "./sources";
-import type { Computed, ResolvedLine } from "./step-kind";
+import type { Computed, ResolvedLine, StepOutcome } from "./step-kind";
 import { type Step, kindOf } from "./steps";
 import { at, levelIn } from "./steps/shared";
 
@@ -95,10 +95,11 @@ export function walk(document: FormulaDocument, kitchen: Kitchen, options: WalkO
     cache,
   );
   if (!sources.ok) return stopped(document, [], sources.problems, []);
+  const known = cache.sources(sources.value);
   const lookAhead = linesAhead(document);
   let ahead: Ahead = aheadOf(document.base.massG, document.base.massG, document);
   for (let i = 0; i < MOST_PASSES; i++) {
-    const result = pass(document, kitchen, sources.value, ahead, { ...options, cache });
+    const result = pass(document, kitchen, known, ahead, { ...options, cache });
     const next = aheadOf(result.finishedMl, result.finishedG, document);
     const settled =
       Math.abs(next.litres - ahead.litres) <= FOUND * Math.max(1, next.litres) &&
@@ -170,8 +171,7 @@ function pass(
   let vessel: Vessel | null = null;
   let clock = 0;
   let cost = 0;
-  const end = (problems: readonly Problem[]) =>
-    stopped(document, states.map(perLitre(litresOf(states))), problems, [...used.values()]);
+  const end = (problems: readonly Problem[]) => stopped(document, states, problems, [...used.values()]);
   for (const [index, step] of document.steps.entries()) {
     const field = `steps.${index}`;
     options.onStep?.(index);
@@ -191,45 +191,51 @@ function pass(
         : undefined;
       if (ingredient) used.set(ingredient.id, ingredient);
     }
-    pot = done.value.pot;
-    vessel = done.value.vessel;
-    clock += done.value.durationS;
-    cost += lines.reduce((sum, line) => sum + (costOfIngredient(line.ingredient, line.massG) ?? 0), 0);
-    const liquor = liquorMass(pot);
-    states.push({
-      step,
-      pot,
-      vessel,
-      massG: potMass(pot),
-      volumeMl: liquor > 0 ? volumeAt20(pot.liquor) : null,
-      temperatureC: pot.temperatureC,
-      durationS: done.value.durationS,
-      clockS: s(clock),
-      levelMm: levelIn(pot, vessel, kitchen.facts),
-      lines: lines.map((line, i) => faces(line, step.lines[i], document)),
-      sources,
-      computed: done.value.computed,
-      warnings: [...resolved.warnings, ...done.value.warnings],
-      course: done.value.course,
-      cost,
-      ...(done.value.mark && { mark: done.value.mark }),
-      ...(done.value.bulkLevelMm !== undefined && { bulkLevelMm: done.value.bulkLevelMm }),
-    });
+    const from = { clockS: clock, cost, baseG: document.base.massG };
+    const outcome = done.value;
+    const state = options.cache.state(step.id, outcome, sources, from, () =>
+      stateAfter(step, outcome, lines, resolved.warnings, sources, from, kitchen),
+    );
+    states.push(state);
+    ({ pot, vessel } = state);
+    clock = state.clockS;
+    cost = state.cost;
   }
   return end([]);
 }
 
-const litresOf = (states: readonly StateAfterStep[]): number => {
-  const last = states.at(-1);
-  return last ? productVolume(last.pot) / 1000 : 0;
-};
-
-const perLitre =
-  (litres: number) =>
-  (state: StateAfterStep): StateAfterStep =>
-    litres > 0
-      ? { ...state, lines: state.lines.map(line => ({ ...line, gPerL: line.massG / litres })) }
-      : state;
+/** What is known after a step, from what the step did and where the line stood before it. */
+function stateAfter(
+  step: Step,
+  done: StepOutcome,
+  lines: readonly ResolvedLine[],
+  warnings: readonly Warning[],
+  sources: ReadonlyMap<string, Ingredient>,
+  from: { readonly clockS: number; readonly cost: number; readonly baseG: number },
+  kitchen: Kitchen,
+): StateAfterStep {
+  const { pot, vessel } = done;
+  return {
+    step,
+    pot,
+    vessel,
+    massG: potMass(pot),
+    volumeMl: liquorMass(pot) > 0 ? volumeAt20(pot.liquor) : null,
+    temperatureC: pot.temperatureC,
+    durationS: done.durationS,
+    clockS: s(from.clockS + done.durationS),
+    levelMm: levelIn(pot, vessel, kitchen.facts),
+    lines: lines.map((line, i) => faces(line, step.lines[i], from.baseG)),
+    sources,
+    computed: done.computed,
+    warnings: warnings.length ? [...warnings, ...done.warnings] : done.warnings,
+    course: done.course,
+    cost:
+      from.cost + lines.reduce((sum, line) => sum + (costOfIngredient(line.ingredient, line.massG) ?? 0), 0),
+    ...(done.mark && { mark: done.mark }),
+    ...(done.bulkLevelMm !== undefined && { bulkLevelMm: done.bulkLevelMm }),
+  };
+}
 
 /** Applies one step to a pot, as planned or as it really stands. */
 export function applyStep(

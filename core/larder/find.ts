@@ -14,7 +14,20 @@ const singular = (word: string): string =>
         .replace(/([^s])s$/, "$1"));
 
 /** Lower case, no accents, no plural, single spaces: how names are compared. */
-export const plainName = (name: string): string =>
+export function plainName(name: string): string {
+  const known = KNOWN.get(name);
+  if (known !== undefined) return known;
+  const plain = makePlain(name);
+  if (KNOWN.size >= MOST_KNOWN) KNOWN.clear();
+  KNOWN.set(name, plain);
+  return plain;
+}
+
+/** A larder is compared with every key somebody types: its names are made plain once. */
+const KNOWN = new Map<string, string>();
+const MOST_KNOWN = 5000;
+
+const makePlain = (name: string): string =>
   name
     .toLowerCase()
     .normalize("NFD")

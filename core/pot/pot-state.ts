@@ -66,8 +66,10 @@ export const potMass = (pot: PotState): Grams => g(liquorMass(pot) + solidsMass(
 export const exitMass = (pot: PotState, exit: Exit): Grams => massOfPools(pot.exits[exit]);
 
 /** Everything a pot holds, without its books. */
-export const contentsOf = (pot: PotState): Pools =>
-  sumPools([pot.liquor, ...pot.solids.map(part => part.pools), onePool("fat", pot.floatFatG)]);
+export function contentsOf(pot: PotState): Pools {
+  if (!pot.solids.length && pot.floatFatG === 0) return pot.liquor;
+  return sumPools([pot.liquor, ...pot.solids.map(part => part.pools), onePool("fat", pot.floatFatG)]);
+}
 
 /** All that is in the pot and all that left it, pool by pool: equals `entered`. */
 export const accountedFor = (pot: PotState): Pools =>

@@ -1,0 +1,35 @@
+import { type RefObject, useEffect, useState } from "react";
+
+/** Rows this far outside the window count as in view, so that scrolling finds them drawn. */
+const MARGIN = "240px";
+
+/**
+ * Ids of the rows of a list that can be seen; `null` until it is known, when all of them count. Rows carry their id as
+ * `data-row`.
+ * @param order changes when the rows do
+ */
+export function useRowsInView(
+  list: RefObject<HTMLElement | null>,
+  order: string,
+): ReadonlySet<string> | null {
+  const [seen, setSeen] = useState<ReadonlySet<string> | null>(null);
+  useEffect(() => {
+    if (!list.current) return;
+    const watcher = new IntersectionObserver(
+      entries =>
+        setSeen(before => {
+          const next = new Set(before);
+          for (const { target, isIntersecting } of entries) {
+            const id = (target as HTMLElement).dataset.row ?? "";
+            if (isIntersecting) next.add(id);
+            else next.delete(id);
+          }
+          return next;
+        }),
+      { rootMargin: MARGIN },
+    );
+    for (const row of list.current.querySelectorAll("[data-row]")) watcher.observe(row);
+    return () => watcher.disconnect();
+  }, [list, order]);
+  return seen;
+}
