@@ -49,6 +49,12 @@ test("every screen is accessible", async ({ page }) => {
   await accessible(page, "a quick sum");
   await page.keyboard.press("Escape");
   for (const path of [
+    "/bench/new",
+    "/bench/new/pan-sauce",
+    "/bench/new/words",
+    "/bench/new/file",
+    "/bench/buckwheat-brown-gravy/other-main",
+    "/bench/cider-juniper-pan-sauce/versions",
     "/larder",
     "/larder/cream",
     "/larder/new",
@@ -97,6 +103,10 @@ test("from 390 to 1600 px nothing is cut off", async ({ page }) => {
       "/",
       "/bench",
       "/bench/guinea-fowl-brown-stock",
+      "/bench/new",
+      "/bench/new/pan-sauce",
+      "/bench/new/words",
+      "/bench/cider-juniper-pan-sauce/versions",
       `/stove/${run}`,
       "/larder",
       "/larder/cream",
