@@ -92,7 +92,7 @@ function LineRow({
   const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
   const volume = amount && density ? volumeOf(amount.massG, density) : null;
   return (
-    <li className="grid grid-cols-[minmax(6rem,1fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-3 gap-y-1 sm:grid-cols-[10rem_minmax(5rem,1fr)_auto_3.75rem_auto]">
+    <li className="grid grid-cols-[minmax(6rem,1fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-3 gap-y-1 sm:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_3.75rem_auto]">
       <IngredientField
         of={line.of}
         kitchen={kitchen}

@@ -142,7 +142,9 @@ export const PotPanel = memo(function PotPanel({ walked, selected, intervals, do
         </Fact>
         <Fact label="Contains">{label.diet.join(", ") || "nothing flagged"}</Fact>
         <Fact label="Keeps">
-          {document.storage.days} days at {document.storage.keepC} °C, proposed
+          {document.storage.days > 0
+            ? `${document.storage.days} days at ${document.storage.keepC} °C, proposed`
+            : "not: for the day it is made, proposed"}
         </Fact>
       </dl>
       {wrongName && <p className="mt-3 rounded-md bg-beet-wash p-2 text-sm text-beet">✕ {wrongName}</p>}

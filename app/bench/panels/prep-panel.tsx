@@ -56,7 +56,8 @@ export function PrepPanel({
         <h3 className="mt-4 font-semibold">Pots and pans</h3>
         <p className="text-sm">{pots.path.map(p => p.name).join(" → ") || "none chosen yet"}</p>
         <p className="text-sm text-faded">
-          {pots.washUp} to wash up{pots.changes > 0 ? `, ${pots.changes} changes` : ""}.
+          {pots.washUp} to wash up
+          {pots.changes > 0 ? `, ${pots.changes} ${pots.changes === 1 ? "change" : "changes"}` : ""}.
         </p>
       </div>
     </div>
