@@ -188,12 +188,12 @@ test("each cook's card in each cook's units, and the house's own words", async (
 
   await page.goto("/kit");
   await page.getByLabel("Demi-glace, of stock (%)").fill("40");
-  await page.getByRole("button", { name: "Keep these words" }).click();
+  await page.getByRole("button", { name: "Keep words and rates" }).click();
   await expect(page.getByText("✓ Kept. New formulas and costs go by it.")).toBeVisible();
   await page.goto("/bench/new/glace");
   await expect(page.getByRole("region", { name: "What comes out" })).toContainText("Reduce to 40 %");
   await page.goto("/kit");
   await page.getByLabel("Demi-glace, of stock (%)").fill("50");
-  await page.getByRole("button", { name: "Keep these words" }).click();
+  await page.getByRole("button", { name: "Keep words and rates" }).click();
   await expect(page.getByText("✓ Kept. New formulas and costs go by it.")).toBeVisible();
 });

@@ -50,7 +50,7 @@ export function HouseForm({ kitchen, reply }: { kitchen: KitchenData; reply: Kit
           problem={problemOf("flamePerH")}
         />
         <Button type="submit" className="col-span-2 justify-self-start">
-          Keep these words
+          Keep words and rates
         </Button>
         {asked?.said && (
           <p role="status" className="col-span-2 text-sm text-sorrel">
