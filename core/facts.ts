@@ -6,6 +6,8 @@ import { HEAT_FACTS } from "./heat/facts";
 import { POT_FACTS } from "./pot/facts";
 import { REDUCTION_FACTS } from "./reduction/facts";
 import { STOCK_FACTS } from "./stock/facts";
+import { TEXTURE_FACTS } from "./texture/facts";
+import { THICKENING_FACTS } from "./thickening/facts";
 import { VESSEL_FACTS } from "./vessel/facts";
 
 /**
@@ -33,6 +35,8 @@ export const FACTS = {
   ...ALCOHOL_FACTS,
   ...HEAT_FACTS,
   ...COOLING_FACTS,
+  ...THICKENING_FACTS,
+  ...TEXTURE_FACTS,
   ...STEP_FACTS,
 } as const satisfies Record<string, Fact>;
 

@@ -1,0 +1,128 @@
+import { printNumber } from "../quantity";
+import { type Result, checkNumber, ok, refuse } from "../result";
+import { WHOLE_BUTTER } from "../thickening";
+import { type EmulsionInput } from "./emulsion";
+import { type PhasePart } from "./parts";
+
+export const BUILD_KINDS = ["mayonnaise", "aioli", "hollandaise", "beurre-blanc", "egg-white"] as const;
+export type BuildKind = (typeof BUILD_KINDS)[number];
+
+/** Yolks by the gram; what each kind takes for its water. */
+interface Recipe {
+  readonly holder: "yolk" | "egg white" | "butter solids";
+  /** Oil a gram of the holder is given, g. */
+  readonly oilPerHolder: number;
+  /** Shares of the water phase besides the holder. */
+  readonly acid: number;
+  readonly mustard: number;
+  readonly garlic: number;
+  readonly salt: number;
+}
+
+/** Common practice, no source; the yolk’s share is the safe limit of the model. */
+const RECIPES: Readonly<Record<BuildKind, Recipe>> = {
+  mayonnaise: { holder: "yolk", oilPerHolder: 10, acid: 0.55, mustard: 0.25, garlic: 0, salt: 0.07 },
+  aioli: { holder: "yolk", oilPerHolder: 10, acid: 0.4, mustard: 0, garlic: 0.3, salt: 0.07 },
+  hollandaise: { holder: "yolk", oilPerHolder: 4.2, acid: 0.3, mustard: 0, garlic: 0, salt: 0.04 },
+  "beurre-blanc": { holder: "butter solids", oilPerHolder: 41, acid: 0.5, mustard: 0, garlic: 0, salt: 0.03 },
+  "egg-white": { holder: "egg white", oilPerHolder: 5, acid: 0.25, mustard: 0, garlic: 0, salt: 0.03 },
+};
+
+export interface Built {
+  readonly yolks: number;
+  readonly yolkG: number;
+  readonly waterG: number;
+  readonly acidG: number;
+  readonly oilG: number;
+  /** Butter as it is weighed, for the butter sauces. */
+  readonly butterG: number;
+  readonly input: EmulsionInput;
+}
+
+const COLD_C = 20;
+const HOT_C = { hollandaise: 60, "beurre-blanc": 54 } as const;
+
+/**
+ * Yolks, water, acid and oil for a wanted amount.
+ *
+ * @param want oil in g, or the whole in g; `oilPct` oil by weight
+ * @param yolkEachG weight of one yolk
+ * @errors OUT_OF_RANGE · MISSING · UNREACHABLE the holder alone is more than the water phase
+ * Source: common practice; limits docs/models.md "Emulsions".
+ */
+export function buildEmulsion(
+  kind: BuildKind,
+  want: { readonly oilG?: number; readonly totalG?: number; readonly oilPct: number },
+  yolkEachG = 18,
+): Result<Built> {
+  const problems = [
+    ...checkNumber(want.oilPct, "oilPct", "The oil", { min: 20, max: 88, unit: "%" }),
+    ...checkNumber(yolkEachG, "yolkEachG", "One yolk", { min: 8, max: 30, unit: "g" }),
+  ];
+  if (want.oilG === undefined && want.totalG === undefined)
+    problems.push({
+      code: "MISSING",
+      field: "totalG",
+      message: "Say how much oil there is, or how much is wanted in all.",
+    });
+  else
+    problems.push(
+      ...checkNumber(
+        want.totalG ?? want.oilG ?? 0,
+        want.totalG === undefined ? "oilG" : "totalG",
+        "The amount",
+        { min: 1, unit: "g" },
+      ),
+    );
+  if (problems.length) return refuse(...problems);
+  const share = want.oilPct / 100;
+  const totalG = want.totalG ?? (want.oilG ?? 0) / share;
+  const oilG = want.oilG ?? totalG * share;
+  const phaseG = totalG - oilG;
+  const r = RECIPES[kind];
+  const hot = kind === "hollandaise" || kind === "beurre-blanc";
+  const butterG = hot ? oilG / WHOLE_BUTTER.fat : 0;
+  const yolks = r.holder === "yolk" ? Math.max(1, Math.ceil(oilG / r.oilPerHolder / yolkEachG - 1e-9)) : 0;
+  const holderG = r.holder === "yolk" ? yolks * yolkEachG : oilG / r.oilPerHolder;
+  const left = phaseG - holderG;
+  if (left < 0)
+    return refuse({
+      code: "UNREACHABLE",
+      field: "oilPct",
+      value: want.oilPct,
+      allowed: { max: Math.floor(100 * (oilG / (oilG + holderG))) },
+      message: `With ${printNumber(want.oilPct)} % oil there is only ${printNumber(phaseG)} g for everything else, and the ${r.holder} alone takes ${printNumber(holderG)} g. Want less oil in it.`,
+    });
+  const others = r.acid + r.mustard + r.garlic + r.salt;
+  const acidG = Math.min(left, r.acid * left);
+  const mustardG = r.mustard * left;
+  const garlicG = r.garlic * left;
+  const saltG = r.salt * left;
+  const waterG = Math.max(0, (1 - others) * left);
+  const parts: PhasePart[] = (
+    [
+      { id: r.holder, massG: holderG },
+      { id: "vinegar", massG: acidG },
+      { id: "mustard", massG: mustardG },
+      { id: "garlic", massG: garlicG },
+      { id: "salt", massG: saltG },
+      { id: "water", massG: waterG },
+    ] as const
+  ).filter(p => p.massG > 0);
+  return ok({
+    yolks,
+    yolkG: r.holder === "yolk" ? holderG : 0,
+    waterG,
+    acidG,
+    oilG,
+    butterG,
+    input: {
+      oilG,
+      oilKind: hot ? "butterfat" : "oil",
+      parts,
+      temperatureC: hot ? HOT_C[kind] : COLD_C,
+      tool: kind === "egg-white" ? "stick blender" : "whisk",
+      cookedYolk: kind === "hollandaise",
+    },
+  });
+}

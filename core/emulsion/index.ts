@@ -1,0 +1,43 @@
+export {
+  EMULSION_KINDS,
+  EMULSION_TOOLS,
+  type BufferId,
+  type EmulsionKind,
+  type EmulsionTool,
+  PHASES,
+  PHASE_IDS,
+  type PhaseId,
+  type PhasePart,
+  TOOLS,
+  WINDOWS,
+  massOf,
+  withPart,
+} from "./parts";
+export {
+  type Emulsion,
+  type EmulsionInput,
+  type OilKind,
+  acidOf,
+  bareEmulsion,
+  capacityOf,
+  emulsionOf,
+  oilAt,
+  waterFor,
+} from "./emulsion";
+export {
+  ACIDS,
+  type AcidityInput,
+  BUFFERS,
+  RAW_EGG_PH,
+  SODA_G_PER_MOL,
+  acidity,
+  acidityEstimate,
+  acidityOfParts,
+  rawEggCaution,
+} from "./acidity";
+export { type OilDose, type OilSchedule, type OilStage, oilSchedule, oilStages } from "./schedule";
+export { type BreakRisk, EASY_FAT_VOLUME, type RiskId, type RiskInput, breakRisk } from "./risk";
+export { type Rescue, loosenEmulsion, rescueBroken, thickenEmulsion } from "./rescue";
+export { TEMPORARY_UM, separatesAfterS } from "./separation";
+export { type StandardCheck, checkStandards } from "./standards";
+export { BUILD_KINDS, type BuildKind, type Built, buildEmulsion } from "./build";

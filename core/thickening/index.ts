@@ -1,0 +1,23 @@
+export {
+  BROWNS,
+  ROUX_COLOURS,
+  ROUX_POWER,
+  ROUX_SPREAD,
+  type RouxColour,
+  THICKENERS,
+  THICKENER_IDS,
+  type Thickener,
+  type ThickenerId,
+} from "./thickeners";
+export { type StarchDose, type StarchPower, networkFactor, starchPower } from "./starch-power";
+export {
+  BINDING_FORMS,
+  type BindingForm,
+  type Carrier,
+  SLURRY_WATER,
+  WHOLE_BUTTER,
+  butterFor,
+  carrierOf,
+  fatPerThickener,
+} from "./forms";
+export { type Swap, swapThickener } from "./swap";
