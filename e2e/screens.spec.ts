@@ -18,7 +18,8 @@ async function fits(page: Page, what: string): Promise<void> {
   expect(over, `${what} is wider than the screen`).toBeLessThanOrEqual(0);
 }
 
-test("every screen is accessible", async ({ page }) => {
+test("bench, numbers and sums are accessible", async ({ page }) => {
+  test.slow();
   await page.goto("/who");
   await accessible(page, "who");
   await signAs(page);
@@ -48,6 +49,11 @@ test("every screen is accessible", async ({ page }) => {
   await expect(page.getByRole("heading", { name: "Ice", exact: true })).toBeVisible();
   await accessible(page, "a quick sum");
   await page.keyboard.press("Escape");
+});
+
+test("screens of formulas, larder and kit are accessible", async ({ page }) => {
+  test.slow();
+  await signAs(page);
   for (const path of [
     "/bench/new",
     "/bench/new/pan-sauce",
@@ -67,7 +73,11 @@ test("every screen is accessible", async ({ page }) => {
     await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
     await accessible(page, path);
   }
+});
 
+test("stove, range and book are accessible", async ({ page }) => {
+  test.slow();
+  await signAs(page);
   await cook(page, GLACE, "8 kg", "open-6");
   await begin(page);
   await accessible(page, "stove");

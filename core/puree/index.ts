@@ -1,0 +1,34 @@
+export {
+  COOK_METHODS,
+  type CookMethod,
+  LEACHED,
+  PUREE_VEGETABLES,
+  type PureeVegetable,
+  VEGETABLE_IDS,
+  type VegetableId,
+} from "./vegetables";
+export {
+  type PureeBalance,
+  type PureeBalanceInput,
+  SIEVES,
+  SIEVE_LOSS,
+  STARCH_COUNTS,
+  type Sieve,
+  afterSieve,
+  pureeBalance,
+  thickeningSolids,
+} from "./puree-balance";
+export { asSauce, liquidForPuree, solidsPerKgFor } from "./puree-texture";
+export { BLEND_VESSELS, type BlendVessel, type BlenderLoads, blenderLoads, mostFill } from "./blender-loads";
+export {
+  BLANCH_SECONDS,
+  BLANCH_WATER,
+  GREEN_ENOUGH,
+  PALE_LEMON_G_PER_KG,
+  blanchDrop,
+  blanchIce,
+  greenIndex,
+} from "./greens";
+export { type Allocation, type Demand, allocateBase } from "./allocate";
+export { POTATO_DRIES, POTATO_MOST_S, type ToolAdvice, isFloury, toolFor } from "./tools";
+export { type DryTo, dryTo } from "./dry-to";
