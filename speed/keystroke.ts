@@ -1,7 +1,10 @@
 import { type Page, chromium } from "@playwright/test";
 import { plainLine, withReductions } from "./lines";
 
-/** How long a keystroke in an amount takes to the repainted line, in the real browser on a processor made four times slower. */
+/**
+ * How long a keystroke in an amount takes, in the real browser on a processor made four times slower: until it stands in
+ * its field, and until the line below is painted with what follows from it.
+ */
 
 const SLOWER = 4;
 const KEYS = 80;
@@ -41,6 +44,37 @@ async function keystrokes(target: Page, keys: readonly string[]): Promise<number
   return times.sort((a, b) => a - b);
 }
 
+/** Presses keys and waits each time until a figure of the line has changed and was painted. */
+async function untilTheLine(target: Page, keys: readonly string[]): Promise<number[]> {
+  await target.evaluate(() => {
+    const painted: number[] = [];
+    Object.assign(window, { painted });
+    let pressed = 0;
+    addEventListener("keydown", () => (pressed = performance.now()), true);
+    const line = document.querySelector("section[aria-label='The line'] ol");
+    if (!line) throw new Error("There is no line on this page.");
+    new MutationObserver(changes => {
+      const from = pressed;
+      const inFigures = ({ target: node }: MutationRecord) =>
+        (node instanceof Element ? node : node.parentElement)?.closest("dl");
+      if (!from || !changes.some(inFigures)) return;
+      pressed = 0;
+      requestAnimationFrame(() => {
+        // A message comes after the frame has been painted.
+        const { port1, port2 } = new MessageChannel();
+        port1.onmessage = () => painted.push(performance.now() - from);
+        port2.postMessage(null);
+      });
+    }).observe(line, { subtree: true, characterData: true, childList: true });
+  });
+  for (const key of keys) {
+    await target.keyboard.press(key);
+    await target.waitForTimeout(500);
+  }
+  const times = await target.evaluate(() => (window as unknown as { painted: number[] }).painted);
+  return times.sort((a, b) => a - b);
+}
+
 const at = (times: readonly number[], share: number): number =>
   times[Math.min(times.length - 1, Math.floor(times.length * share))] ?? NaN;
 
@@ -63,6 +97,7 @@ try {
   await field.press("Home");
   await field.press("ArrowRight");
   const times = await keystrokes(page, keys);
+  const line = await untilTheLine(page, keys.slice(0, KEYS / 2));
   // The floor of this machine: the same keys in a page that holds one field and nothing else.
   await page.goto("about:blank");
   await page.setContent("<input>");
@@ -80,8 +115,16 @@ try {
       `${`in the amount, ${what}`.padEnd(44)} ${mine.toFixed(0).padStart(5)} ms   in an empty page ${least.toFixed(0).padStart(5)} ms   × ${(mine / least).toFixed(1)}`,
     );
   }
-  const p95 = at(times, 0.95);
-  console.log(`The goal is ${GOAL_MS} ms at the 95th percentile: ${p95 < GOAL_MS ? "met" : "not met"}.`);
+  console.log(
+    `until the line is painted: median ${at(line, 0.5).toFixed(0)} ms, 95th percentile ${at(line, 0.95).toFixed(0)} ms`,
+  );
+  for (const [what, p95] of [
+    ["the field", at(times, 0.95)],
+    ["the line", at(line, 0.95)],
+  ] as const)
+    console.log(
+      `The goal for ${what} is ${GOAL_MS} ms at the 95th percentile: ${p95 < GOAL_MS ? "met" : "not met"}.`,
+    );
 } finally {
   await browser.close();
 }

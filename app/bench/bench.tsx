@@ -137,11 +137,11 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
   const trace = useMemo(() => traceOf(drawn, quantity), [drawn, quantity]);
   const band = useMemo(
     () =>
-      walked.states.flatMap((state, i) => {
+      drawn.states.flatMap((state, i) => {
         const estimate = intervals[i]?.figures[quantity];
         return estimate ? [{ atS: state.clockS, lo: estimate.lo, hi: estimate.hi }] : [];
       }),
-    [walked, intervals, quantity],
+    [drawn, intervals, quantity],
   );
 
   return (
@@ -215,7 +215,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
                 decimals={shown.decimals}
                 label={shown.words}
                 height={150}
-                summary={`along the line over ${printDuration(s(walked.totalS))}`}
+                summary={`along the line over ${printDuration(s(drawn.totalS))}`}
               />
             </section>
           </div>

@@ -8,13 +8,27 @@ import { TypedField } from "../ui/typed-field";
 export const NAMES_LIST = "ingredient-names";
 
 /** The names a cook may type, once on the page. */
-export const IngredientNames = memo(function IngredientNames({ kitchen }: { kitchen: Kitchen }) {
+export function IngredientNames({ kitchen }: { kitchen: Kitchen }) {
+  const made = Object.values(kitchen.data.formulas)
+    .map(formula => formula.name)
+    .join("\n");
+  return <Names made={made} ingredients={kitchen.data.ingredients} />;
+}
+
+/** Hundreds of names: drawn again only when one of them changes, not with every key of an amount. */
+const Names = memo(function Names({
+  made,
+  ingredients,
+}: {
+  made: string;
+  ingredients: Kitchen["data"]["ingredients"];
+}) {
   return (
     <datalist id={NAMES_LIST}>
-      {Object.entries(kitchen.data.formulas).map(([id, formula]) => (
-        <option key={id} value={formula.name} label="made here" />
+      {made.split("\n").map(name => (
+        <option key={name} value={name} label="made here" />
       ))}
-      {kitchen.data.ingredients.map(i => (
+      {ingredients.map(i => (
         <option key={i.id} value={i.name} />
       ))}
     </datalist>

@@ -1,7 +1,4 @@
-import { useSortable } from "@dnd-kit/sortable";
-import { CSS } from "@dnd-kit/utilities";
 import clsx from "clsx";
-import { GripVertical } from "lucide-react";
 import { memo } from "react";
 import {
   FIGURES,
@@ -67,127 +64,107 @@ export const StepRow = memo(function StepRow({
   formula,
   kitchen,
 }: StepRowProps) {
-  const { setNodeRef, transform, transition, attributes, listeners, setActivatorNodeRef, isDragging } =
-    useSortable({ id: step.id });
   const kind = kindOf(step);
   const names = state?.lines.map(line => line.name) ?? step.lines.map(line => nameOf(line.of, kitchen));
   const detail = kind.detail(step);
   return (
-    <li
-      ref={setNodeRef}
-      data-row={step.id}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
+    <div
       className={clsx(
-        "relative",
+        `grid ${ROW_GRID} lg:grid-rows-[auto_1fr]`,
         open && "bg-enamel shadow-[inset_3px_0_0_var(--color-copper)]",
-        isDragging && "z-10 bg-enamel shadow-xl",
       )}
     >
-      <div className={`grid ${ROW_GRID} lg:grid-rows-[auto_1fr]`}>
-        <span className="group relative py-2.5 pl-1 text-right font-display font-semibold text-faded">
-          {index + 1}
-          <button
-            type="button"
-            ref={setActivatorNodeRef}
-            {...attributes}
-            {...listeners}
-            aria-label={`Move step ${index + 1}: drag, or space and arrows`}
-            className="absolute inset-y-2 -left-4 w-5 cursor-grab touch-none text-faded opacity-0 group-hover:opacity-100 focus-visible:opacity-100"
-          >
-            <GripVertical aria-hidden="true" className="size-4" />
-          </button>
-        </span>
-        <div className="py-2.5 pl-3">
-          <button
-            type="button"
-            data-step={step.id}
-            aria-expanded={open}
-            onClick={onToggle}
-            className="block w-full text-left leading-snug hover:text-copper"
-          >
-            <span className="font-bold">{kind.title(step, names)}</span>{" "}
-            {detail && <span className="text-sm text-faded">{detail}</span>}
-          </button>
-          {step.remark && <p className="text-sm italic">{step.remark}</p>}
-          {open && step.why && <p className="text-sm text-faded">why: {step.why}</p>}
-          {(step.question ?? step.lines.some(line => line.question)) && !open && (
-            <p className="mt-0.5 text-sm text-saffron-ink">
-              ? {step.question ?? step.lines.find(line => line.question)?.question}
-            </p>
-          )}
-          {problems.map(problem => (
-            <p key={problem.field + problem.code} role="alert" className="mt-1 text-sm text-beet">
-              ✕ {problem.message}
-            </p>
-          ))}
-          <LongSimmerNotice step={step} formula={formula} />
-          {state?.warnings.map(warning => (
-            <p key={warning.code} className="mt-1 text-sm text-saffron-ink">
-              ▲ {warning.message}
-            </p>
-          ))}
-        </div>
-        <div className="col-start-2 pb-2 pl-3 lg:col-start-auto lg:px-4 lg:py-2.5">
-          {state && (
-            <Amounts state={state} index={index} face={face} finishedMl={finishedMl} interval={interval} />
-          )}
-        </div>
-        {state ? (
-          <>
-            <p className="col-start-2 flex flex-wrap gap-x-4 pb-2.5 pl-3 text-sm text-faded lg:hidden">
-              {threads.map(id => {
-                const value = FIGURES[id].of(state);
-                return value === null ? null : (
-                  <span key={id}>
-                    {FIGURES[id].label} {printNumber(value, FIGURES[id].decimals)} {FIGURES[id].unit}{" "}
-                    {bandText(interval?.figures[id], 1, FIGURES[id].decimals)}
-                  </span>
-                );
-              })}
-              <span>
-                {elapsedClock(state.clockS)} {clockBandText(interval?.clockS)}
-              </span>
-            </p>
-            {threads.map(id => (
-              <Thread
-                key={id}
-                className="hidden py-2.5 lg:row-span-2 lg:block"
-                from={before ? (FIGURES[id].of(before) ?? 0) / (largest[id] ?? 1) : 0}
-                to={(FIGURES[id].of(state) ?? 0) / (largest[id] ?? 1)}
-                colour={THREAD_COLOUR[id]}
-              >
-                {hasMoved(id, state, before) && (
-                  <ThreadFigure id={id} state={state} index={index} interval={interval} />
-                )}
-              </Thread>
-            ))}
-            <div className="hidden border-rule py-2.5 text-right text-sm leading-5 lg:row-span-2 lg:block">
-              <span className="font-semibold">{elapsedClock(state.clockS)}</span>
-              <span className="block text-xs leading-4 text-faded">{clockBandText(interval?.clockS)}</span>
-            </div>
-          </>
-        ) : (
-          <p
-            className="hidden py-2.5 text-sm text-faded lg:row-span-2 lg:block"
-            style={{ gridColumn: `span ${threads.length + 1}` }}
-          >
-            not reached yet
+      <span className="py-2.5 pl-1 text-right font-display font-semibold text-faded">{index + 1}</span>
+      <div className="py-2.5 pl-3">
+        <button
+          type="button"
+          data-step={step.id}
+          aria-expanded={open}
+          onClick={onToggle}
+          className="block w-full text-left leading-snug hover:text-copper"
+        >
+          <span className="font-bold">{kind.title(step, names)}</span>{" "}
+          {detail && <span className="text-sm text-faded">{detail}</span>}
+        </button>
+        {step.remark && <p className="text-sm italic">{step.remark}</p>}
+        {open && step.why && <p className="text-sm text-faded">why: {step.why}</p>}
+        {(step.question ?? step.lines.some(line => line.question)) && !open && (
+          <p className="mt-0.5 text-sm text-saffron-ink">
+            ? {step.question ?? step.lines.find(line => line.question)?.question}
           </p>
         )}
-        <div className="col-span-full border-b border-rule lg:col-span-3 lg:col-start-1 lg:row-start-2">
-          {open && (
-            <StepEditor
-              step={step}
-              index={index}
-              formula={formula}
-              kitchen={kitchen}
-              state={state}
-              interval={interval}
-            />
-          )}
-        </div>
+        {problems.map(problem => (
+          <p key={problem.field + problem.code} role="alert" className="mt-1 text-sm text-beet">
+            ✕ {problem.message}
+          </p>
+        ))}
+        <LongSimmerNotice step={step} formula={formula} />
+        {state?.warnings.map(warning => (
+          <p key={warning.code} className="mt-1 text-sm text-saffron-ink">
+            ▲ {warning.message}
+          </p>
+        ))}
       </div>
-    </li>
+      <div className="col-start-2 pb-2 pl-3 lg:col-start-auto lg:px-4 lg:py-2.5">
+        {state && (
+          <Amounts state={state} index={index} face={face} finishedMl={finishedMl} interval={interval} />
+        )}
+      </div>
+      {state ? (
+        <>
+          <p className="col-start-2 flex flex-wrap gap-x-4 pb-2.5 pl-3 text-sm text-faded lg:hidden">
+            {threads.map(id => {
+              const value = FIGURES[id].of(state);
+              return value === null ? null : (
+                <span key={id}>
+                  {FIGURES[id].label} {printNumber(value, FIGURES[id].decimals)} {FIGURES[id].unit}{" "}
+                  {bandText(interval?.figures[id], 1, FIGURES[id].decimals)}
+                </span>
+              );
+            })}
+            <span>
+              {elapsedClock(state.clockS)} {clockBandText(interval?.clockS)}
+            </span>
+          </p>
+          {threads.map(id => (
+            <Thread
+              key={id}
+              className="hidden py-2.5 lg:row-span-2 lg:block"
+              from={before ? (FIGURES[id].of(before) ?? 0) / (largest[id] ?? 1) : 0}
+              to={(FIGURES[id].of(state) ?? 0) / (largest[id] ?? 1)}
+              colour={THREAD_COLOUR[id]}
+            >
+              {hasMoved(id, state, before) && (
+                <ThreadFigure id={id} state={state} index={index} interval={interval} />
+              )}
+            </Thread>
+          ))}
+          <div className="hidden border-rule py-2.5 text-right text-sm leading-5 lg:row-span-2 lg:block">
+            <span className="font-semibold">{elapsedClock(state.clockS)}</span>
+            <span className="block text-xs leading-4 text-faded">{clockBandText(interval?.clockS)}</span>
+          </div>
+        </>
+      ) : (
+        <p
+          className="hidden py-2.5 text-sm text-faded lg:row-span-2 lg:block"
+          style={{ gridColumn: `span ${threads.length + 1}` }}
+        >
+          not reached yet
+        </p>
+      )}
+      <div className="col-span-full border-b border-rule lg:col-span-3 lg:col-start-1 lg:row-start-2">
+        {open && (
+          <StepEditor
+            step={step}
+            index={index}
+            formula={formula}
+            kitchen={kitchen}
+            state={state}
+            interval={interval}
+          />
+        )}
+      </div>
+    </div>
   );
 }, looksTheSame);
 

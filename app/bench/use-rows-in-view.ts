@@ -1,7 +1,7 @@
 import { type RefObject, useEffect, useState } from "react";
 
 /** Rows this far outside the window count as in view, so that scrolling finds them drawn. */
-const MARGIN = "240px";
+const MARGIN = "40px";
 
 /**
  * Ids of the rows of a list that can be seen; `null` until it is known, when all of them count. Rows carry their id as

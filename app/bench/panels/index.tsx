@@ -1,4 +1,5 @@
 import { Popover } from "radix-ui";
+import { memo } from "react";
 import { Link } from "react-router";
 import type { Kitchen, Walk } from "~/core/formula";
 import type { Formula } from "../use-formula";
@@ -40,42 +41,9 @@ export function Panels({
   burnerId: string;
 }) {
   const props = { formula, kitchen, walked, burnerId };
-  const link = "text-faded hover:text-copper";
   return (
     <>
-      <div
-        role="group"
-        aria-label="The whole formula"
-        className="flex flex-wrap gap-x-5 gap-y-1 px-4 pb-3 text-sm sm:px-6"
-      >
-        {(Object.keys(PANELS) as PanelId[]).map(id => (
-          <button
-            key={id}
-            type="button"
-            aria-expanded={open === id}
-            onClick={() => onOpen(open === id ? null : id)}
-            className={
-              open === id
-                ? "font-bold underline decoration-copper decoration-2 underline-offset-4"
-                : "hover:text-copper"
-            }
-          >
-            {PANELS[id]}
-          </button>
-        ))}
-        <span className="flex flex-wrap gap-x-5 sm:ml-auto">
-          <Link to={`/bench/${formulaId}/versions`} className={link}>
-            Versions
-          </Link>
-          <Link to={`/bench/${formulaId}/other-main`} className={link}>
-            Other main ingredient
-          </Link>
-          <Link to={`/book/${versionId}`} className={link}>
-            Card, print
-          </Link>
-          <TakeAway formulaId={formulaId} />
-        </span>
-      </div>
+      <PanelBar open={open} onOpen={onOpen} formulaId={formulaId} versionId={versionId} />
       {open && (
         <section
           aria-label={PANELS[open]}
@@ -92,6 +60,56 @@ export function Panels({
     </>
   );
 }
+
+/** What can be opened, and where else to go; nothing in it changes while amounts are typed. */
+const PanelBar = memo(function PanelBar({
+  open,
+  onOpen,
+  formulaId,
+  versionId,
+}: {
+  open: PanelId | null;
+  onOpen: (panel: PanelId | null) => void;
+  formulaId: string;
+  versionId: string;
+}) {
+  const link = "text-faded hover:text-copper";
+  return (
+    <div
+      role="group"
+      aria-label="The whole formula"
+      className="flex flex-wrap gap-x-5 gap-y-1 px-4 pb-3 text-sm sm:px-6"
+    >
+      {(Object.keys(PANELS) as PanelId[]).map(id => (
+        <button
+          key={id}
+          type="button"
+          aria-expanded={open === id}
+          onClick={() => onOpen(open === id ? null : id)}
+          className={
+            open === id
+              ? "font-bold underline decoration-copper decoration-2 underline-offset-4"
+              : "hover:text-copper"
+          }
+        >
+          {PANELS[id]}
+        </button>
+      ))}
+      <span className="flex flex-wrap gap-x-5 sm:ml-auto">
+        <Link to={`/bench/${formulaId}/versions`} className={link}>
+          Versions
+        </Link>
+        <Link to={`/bench/${formulaId}/other-main`} className={link}>
+          Other main ingredient
+        </Link>
+        <Link to={`/book/${versionId}`} className={link}>
+          Card, print
+        </Link>
+        <TakeAway formulaId={formulaId} />
+      </span>
+    </div>
+  );
+});
 
 const FILES = [
   ["json", "whole, for another Hondaro"],

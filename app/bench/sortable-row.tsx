@@ -1,0 +1,47 @@
+import { useSortable } from "@dnd-kit/sortable";
+import { CSS } from "@dnd-kit/utilities";
+import clsx from "clsx";
+import { GripVertical } from "lucide-react";
+import { type ReactNode, memo } from "react";
+
+/**
+ * The frame of a row that can be dragged along the line, by pointer or by keyboard. It knows nothing of what the row
+ * holds, so that a key typed in one row does not wake the dragging of all.
+ */
+export const SortableRow = memo(function SortableRow({
+  id,
+  index,
+  open,
+  children,
+}: {
+  id: string;
+  index: number;
+  open: boolean;
+  children: ReactNode;
+}) {
+  const { setNodeRef, transform, transition, attributes, listeners, setActivatorNodeRef, isDragging } =
+    useSortable({ id });
+  return (
+    <li
+      ref={setNodeRef}
+      data-row={id}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={clsx(
+        "group relative -ml-4 pl-4",
+        isDragging ? "z-10 bg-enamel shadow-xl" : !open && "skipped-out-of-view",
+      )}
+    >
+      <button
+        type="button"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move step ${index + 1}: drag, or space and arrows`}
+        className="absolute top-2 bottom-2 left-0 w-5 cursor-grab touch-none text-faded opacity-0 group-hover:opacity-100 focus-visible:opacity-100"
+      >
+        <GripVertical aria-hidden="true" className="size-4" />
+      </button>
+      {children}
+    </li>
+  );
+});
