@@ -94,3 +94,21 @@ export function swingIntervals(
     return { value, lo, hi: unbounded[i] ? null : hi };
   });
 }
+
+/** From a standard deviation to half of a 90 % interval. */
+const SD_TO_90 = 1.645;
+
+/** An estimate from a value and its standard deviation, clipped to what can be. */
+export const fromSd = (
+  value: number,
+  sd: number,
+  limits: { readonly min: number; readonly max: number },
+  basis: Basis = "estimate",
+  notes: readonly string[] = [],
+): Estimate => ({
+  value,
+  lo: Math.max(limits.min, value - SD_TO_90 * sd),
+  hi: Math.min(limits.max, value + SD_TO_90 * sd),
+  basis,
+  notes,
+});

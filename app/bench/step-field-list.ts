@@ -1,10 +1,5 @@
-import {
-  BLEND_TOOLS,
-  CLARIFY_METHODS,
-  EMULSION_TOOLS,
-  type StepKindName,
-  THICKEN_FORMS,
-} from "~/core/formula";
+import { BLEND_TOOLS, CLARIFY_METHODS, type StepKindName, THICKEN_FORMS } from "~/core/formula";
+import { EMULSION_TOOLS } from "~/core/emulsion";
 import { LIDS, SURFACES } from "~/core/reduction";
 
 /** One changeable thing of a step. */

@@ -13,6 +13,7 @@ export const THREAD_COLOUR: Readonly<Record<FigureId, string>> = {
   alcohol: "#a08fb0",
   gelatin: "#b58a6a",
   starch: "#b9ab8f",
+  body: "#7d5a46",
   temperature: "#d9a441",
   minutes: "#8b8590",
   cost: "#7a8c6a",

@@ -24,6 +24,10 @@ export const BUFFERS: Readonly<Record<BufferId, { readonly beta: number; readonl
   tomato: { beta: 0.03, alone: 4.3 },
 };
 
+/** Grams of an acid that are worth so many grams of acetic acid. Exact, molar masses. */
+export const gramsOfAcid = (id: AcidId, asAceticG: number): number =>
+  (asAceticG / ACIDS.acetic.molarG) * (ACIDS[id].molarG / ACIDS[id].pK.length);
+
 /** Strong base of citrus juice (its potassium), mol per kg of juice. Our estimate. */
 export const CITRUS_BASE = 0.03;
 /** Molar mass of baking soda, g/mol. */

@@ -33,6 +33,7 @@ export {
   acidity,
   acidityEstimate,
   acidityOfParts,
+  gramsOfAcid,
   rawEggCaution,
 } from "./acidity";
 export { type OilDose, type OilSchedule, type OilStage, oilSchedule, oilStages } from "./schedule";

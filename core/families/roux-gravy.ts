@@ -37,6 +37,7 @@ export const rouxGravy = defineFamily({
       step("thicken", "wet", [from("bought-brown-stock", pct(100), "stock")], {
         form: "roux",
         rouxHot: false,
+        colour: "brown",
         durationMin: 30,
       }),
       step("strain", "strain", [], { durationMin: 4 }),

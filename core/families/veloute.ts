@@ -51,6 +51,7 @@ export const veloute = defineFamily({
         s.binding === "roux"
           ? step("thicken", "wet", [liquid], {
               form: "roux",
+              colour: "blond",
               durationMin: 20,
               why: "Twenty minutes of simmering: before that it tastes of flour and has not its full body.",
             })

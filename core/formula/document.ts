@@ -8,8 +8,18 @@ import { type Step, stepSchema } from "./steps";
 /** Version of the document's shape; older ones are lifted when read. */
 export const DOCUMENT_SCHEMA = 2;
 
-/** What a finished sauce can be asked to be: per cent, °Bx, g, portions or money. */
-export const TARGETS = ["salt", "sugar", "acid", "fat", "brix", "finishedG", "portions", "cost"] as const;
+/** What a finished sauce can be asked to be: per cent, °Bx, body 0–100, g, portions or money. */
+export const TARGETS = [
+  "salt",
+  "sugar",
+  "acid",
+  "fat",
+  "brix",
+  "body",
+  "finishedG",
+  "portions",
+  "cost",
+] as const;
 export type TargetKind = (typeof TARGETS)[number];
 export const targetSchema = z.strictObject({
   what: z.enum(TARGETS),
@@ -34,6 +44,8 @@ export const formulaSchema = z.strictObject({
   overagePct: z.number().min(0).max(100),
   /** How it goes to the table: decides which salt and fat are usual. */
   servedAs: z.enum(SERVED_AS),
+  /** Temperature at which its body counts, °C; 60 for what is cooked, 20 for what is not, where nobody says. */
+  servedC: z.number().min(0).max(90).optional(),
   targets: z.array(targetSchema).max(TARGETS.length),
   /** Price on the menu and the share of it the sauce may cost. */
   price: z

@@ -25,6 +25,7 @@ export const FIGURE_IDS = [
   "alcohol",
   "gelatin",
   "starch",
+  "body",
   "temperature",
   "minutes",
   "cost",
@@ -102,6 +103,14 @@ const list: readonly Figure[] = [
     unit: "%",
     decimals: 1,
     of: share(p => p.starch),
+  },
+  {
+    id: "body",
+    label: "body",
+    words: "body, 0 broth to 100 piping-firm",
+    unit: "",
+    decimals: 0,
+    of: s => s.body?.thickness ?? null,
   },
   {
     id: "temperature",

@@ -22,6 +22,7 @@ export { blankFormula } from "./blank";
 export { INTENSITY, SERVED_AS, type ServedAs } from "./served-as";
 export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./cost";
+export { type PotBody, bodyOfPot, emulsionInputOf, sauceOf, servedAtC } from "./body";
 export { WalkCache } from "./walk-cache";
 export { pendingSalty, saltTargetPct } from "./salt-lock";
 export { type DeglazeChoice, type DeglazeChoices, deglazeChoices } from "./deglaze-choices";
@@ -50,7 +51,6 @@ export { type TracedPoint, traceOf } from "./trace";
 export { displacedIn, heapsOf } from "./steps/shared";
 export { BLEND_TOOLS } from "./steps/blend";
 export { CLARIFY_METHODS } from "./steps/clarify";
-export { EMULSION_TOOLS } from "./steps/emulsify";
 export { THICKEN_FORMS } from "./steps/thicken";
 export { type ReadLine, parseLine } from "./parse-line";
 export {

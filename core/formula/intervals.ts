@@ -1,5 +1,7 @@
 import { type Estimate, BASIS_OF_MARK, type Basis, swingIntervals, weakest } from "../estimate";
 import { FACTS, type FactId } from "../facts";
+import { TEXTURE_FACTS } from "../texture/facts";
+import { THICKENING_FACTS } from "../thickening/facts";
 import type { FormulaDocument } from "./document";
 import { FIGURES, FIGURE_IDS, type FigureId } from "./figures";
 import { type Kitchen, type KitchenData, openKitchen } from "./kitchen";
@@ -28,7 +30,7 @@ export function factsRead(document: FormulaDocument, kitchen: Kitchen): FactId[]
   let step = 0;
   const facts = new Proxy(kitchen.facts, {
     get(values, id: FactId) {
-      if (FACTS[id].lo !== FACTS[id].hi) perStep[step]?.add(id);
+      if (FACTS[id].lo !== FACTS[id].hi && !OWN_SPREAD.has(id)) perStep[step]?.add(id);
       return values[id];
     },
   });
@@ -103,12 +105,31 @@ export function intervalsAlong(
       durationS: estimate(4),
       markMm: state.mark ? estimate(5) : null,
       figures: Object.fromEntries(
-        FIGURE_IDS.map((id, k) => [id, FIGURES[id].of(state) === null ? null : estimate(OWN + k)]),
+        FIGURE_IDS.map((id, k) => {
+          if (FIGURES[id].of(state) === null) return [id, null];
+          const band = estimate(OWN + k);
+          return [id, id === "body" && state.body ? widened(band, state.body.sd) : band];
+        }),
       ) as Record<FigureId, Estimate | null>,
       computedG: Object.fromEntries(state.computed.map((c, k) => [c.what, estimate(FIXED + k)])),
     };
   });
 }
+
+/** The laws of body carry their own spread, which is added once; they are not moved one by one as well. */
+const OWN_SPREAD: ReadonlySet<string> = new Set([
+  ...Object.keys(TEXTURE_FACTS),
+  ...Object.keys(THICKENING_FACTS),
+]);
+const SD_TO_90 = 1.645;
+
+/** A band as wide as both doubts together. */
+const widened = (of: Estimate, sd: number): Estimate => ({
+  ...of,
+  lo: Math.max(0, of.value - Math.hypot(of.value - of.lo, SD_TO_90 * sd)),
+  hi: of.hi === null ? null : Math.min(100, of.value + Math.hypot(of.hi - of.value, SD_TO_90 * sd)),
+  basis: "estimate",
+});
 
 /** Outputs every step has, before its computed amounts. */
 const OWN = 6;

@@ -11,7 +11,7 @@ import { type Walk, walk } from "./walk";
 import type { WalkCache } from "./walk-cache";
 
 /** Misses cost by what they are: salt shows first on the tongue. Source: docs/models.md "Working backwards". */
-const WEIGHT: Readonly<Record<string, number>> = { salt: 10, fat: 5, acid: 3, sugar: 3, brix: 5 };
+const WEIGHT: Readonly<Record<string, number>> = { salt: 10, body: 8, fat: 5, acid: 3, sugar: 3, brix: 5 };
 /** A line with next to nothing in it may still grow to this share of the batch. */
 export const FROM_NOTHING = 0.05;
 const STEP = 0.01;
@@ -26,19 +26,21 @@ export const massIn = (walked: Walk, lineId: string): number =>
 interface Outputs {
   readonly massG: number;
   readonly brix: number;
+  readonly body: number;
   readonly cost: number;
   readonly parts: Readonly<Record<Exclude<Reachable, "brix">, number>>;
 }
 
 function outputsOf(walked: Walk): Outputs {
   const last = walked.states.at(-1);
-  if (!last) return { massG: 0, brix: 0, cost: 0, parts: { salt: 0, sugar: 0, acid: 0, fat: 0 } };
+  if (!last) return { massG: 0, brix: 0, body: 0, cost: 0, parts: { salt: 0, sugar: 0, acid: 0, fat: 0 } };
   const pools = productOf(last.pot);
   const massG = massOfPools(pools);
   const part = (what: Exclude<Reachable, "brix">) => (reachOf(pools, what) * massG) / 100;
   return {
     massG,
     brix: reachOf(pools, "brix"),
+    body: last.body?.thickness ?? 0,
     cost: last.cost,
     parts: { salt: part("salt"), sugar: part("sugar"), acid: part("acid"), fat: part("fat") },
   };
@@ -56,6 +58,8 @@ export function valueOfTarget(target: FormulaTarget, document: FormulaDocument, 
       return out.cost;
     case "brix":
       return out.brix;
+    case "body":
+      return out.body;
     default:
       return out.massG > 0 ? (100 * out.parts[target.what]) / out.massG : 0;
   }
@@ -105,15 +109,16 @@ export function linearise(
         max: target.value - constant,
         offset: constant,
       });
-    } else if (target.what === "brix") {
-      const { coefficients, constant } = row(o => o.brix);
+    } else if (target.what === "brix" || target.what === "body") {
+      const { what } = target;
+      const { coefficients, constant } = row(o => o[what]);
       soft.push({
-        id: "brix",
-        label: `${printNumber(target.value, 1)} °Bx`,
+        id: what,
+        label: what === "brix" ? `${printNumber(target.value, 1)} °Bx` : `body ${printNumber(target.value)}`,
         coefficients,
         value: target.value - constant,
         tolerance: target.tolerance,
-        weight: WEIGHT.brix ?? 5,
+        weight: WEIGHT[what] ?? 5,
       });
     } else {
       const what = target.what;

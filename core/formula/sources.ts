@@ -1,5 +1,5 @@
 import { type Ingredient, joinAllergens } from "../larder";
-import { massOfPools, volumeAt20 } from "../pot";
+import { massOfPools, per100, volumeAt20 } from "../pot";
 import { type Problem, type Result, ok, refuse } from "../result";
 import { type FormulaDocument, linesOf } from "./document";
 import type { Kitchen } from "./kitchen";
@@ -125,6 +125,7 @@ function asIngredient(document: FormulaDocument, formulaId: string, made: Walk):
       other: pools.other * k,
     },
     compositionSource: { mark: "E", text: `walked from the formula ${document.name}` },
+    carried: per100(last.pot.carriers, mass),
     ...PHASE_OF[productKind(last.pot)],
     densityGPerMl: mass / volumeAt20(pools),
     densitySource: { mark: "E", text: "density model at 20 °C" },

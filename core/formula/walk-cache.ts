@@ -23,6 +23,7 @@ interface LineSoFar {
   readonly clockS: number;
   readonly cost: number;
   readonly baseG: number;
+  readonly servedC: number;
 }
 
 interface KnownState {
@@ -85,7 +86,8 @@ export class WalkCache {
       known.sources === sources &&
       known.from.clockS === from.clockS &&
       known.from.cost === from.cost &&
-      known.from.baseG === from.baseG
+      known.from.baseG === from.baseG &&
+      known.from.servedC === from.servedC
     )
       return known.state;
     const state = make();

@@ -1,5 +1,6 @@
 import type { Ingredient } from "../larder";
 import { EMPTY_POT, type PotState, liquorMass, potMass, volumeAt20 } from "../pot";
+import { type PotBody, bodyOfPot, servedAtC } from "./body";
 import { costOfIngredient } from "./cost";
 import { doubtsAlong } from "./doubts";
 import { productMass, productVolume } from "./product";
@@ -46,6 +47,8 @@ export interface StateAfterStep {
   readonly course: readonly TracePoint[];
   readonly mark?: DipMark;
   readonly bulkLevelMm?: number;
+  /** Body at the temperature it is eaten at; `null` where there is no liquor, or it is beyond a sauce. */
+  readonly body: PotBody | null;
   /** What went in so far cost, in the kitchen’s currency, as purchased; what has no price is left out. */
   readonly cost: number;
 }
@@ -171,6 +174,7 @@ function pass(
   let vessel: Vessel | null = null;
   let clock = 0;
   let cost = 0;
+  const servedC = servedAtC(document);
   const end = (problems: readonly Problem[]) => stopped(document, states, problems, [...used.values()]);
   for (const [index, step] of document.steps.entries()) {
     const field = `steps.${index}`;
@@ -191,7 +195,7 @@ function pass(
         : undefined;
       if (ingredient) used.set(ingredient.id, ingredient);
     }
-    const from = { clockS: clock, cost, baseG: document.base.massG };
+    const from = { clockS: clock, cost, baseG: document.base.massG, servedC };
     const outcome = done.value;
     const state = options.cache.state(step.id, outcome, sources, from, () =>
       stateAfter(step, outcome, lines, resolved.warnings, sources, from, kitchen),
@@ -211,7 +215,7 @@ function stateAfter(
   lines: readonly ResolvedLine[],
   warnings: readonly Warning[],
   sources: ReadonlyMap<string, Ingredient>,
-  from: { readonly clockS: number; readonly cost: number; readonly baseG: number },
+  from: { readonly clockS: number; readonly cost: number; readonly baseG: number; readonly servedC: number },
   kitchen: Kitchen,
 ): StateAfterStep {
   const { pot, vessel } = done;
@@ -230,6 +234,7 @@ function stateAfter(
     computed: done.computed,
     warnings: warnings.length ? [...warnings, ...done.warnings] : done.warnings,
     course: done.course,
+    body: bodyOfPot(pot, from.servedC, kitchen.facts),
     cost:
       from.cost + lines.reduce((sum, line) => sum + (costOfIngredient(line.ingredient, line.massG) ?? 0), 0),
     ...(done.mark && { mark: done.mark }),

@@ -1,3 +1,4 @@
+export { type Carries, carriesSchema } from "./carries";
 export {
   COMPOSITION_TOTALS,
   type Composition,

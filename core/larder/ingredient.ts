@@ -2,6 +2,8 @@ import { z } from "zod";
 import { type Density, type Grams, g, gPerMl } from "../quantity";
 import { type Result, checkNumber, ok, refuse } from "../result";
 import { ALLERGEN_IDS, DIET_FLAGS } from "./allergens";
+import type { Carriers } from "../pot/carriers";
+import { carriesSchema } from "./carries";
 import { compositionSchema } from "./composition";
 
 /** Where a figure comes from: its mark and the words for it. */
@@ -58,13 +60,18 @@ export const ingredientSchema = z.object({
   allergens: z.array(z.enum(ALLERGEN_IDS)).nullable(),
   diet: z.array(z.enum(DIET_FLAGS)),
   measures: z.array(measureSchema).default([]),
+  /** What of it keeps its own nature in a sauce. */
+  carries: carriesSchema.optional(),
   /** A stock somebody else made: its salt must be known before it is reduced. */
   boughtStock: z.boolean().optional(),
   price: z
     .object({ perKg: z.number().nonnegative(), currency: z.string(), on: z.string(), source: sourceSchema })
     .optional(),
 });
-export type Ingredient = Readonly<z.infer<typeof ingredientSchema>>;
+export type Ingredient = Readonly<z.infer<typeof ingredientSchema>> & {
+  /** What another formula’s product brings along, per 100 g; nothing anybody enters. */
+  readonly carried?: Carriers;
+};
 
 export const densityOf = (i: Ingredient): Density | undefined =>
   i.densityGPerMl === undefined ? undefined : gPerMl(i.densityGPerMl);

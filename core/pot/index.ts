@@ -39,6 +39,17 @@ export {
   skimFat,
   strain,
 } from "./operations";
+export {
+  type Carriers,
+  NO_CARRIERS,
+  type StarchCarrier,
+  blendCarriers,
+  carriedPools,
+  colourRoux,
+  follow,
+  heatCarriers,
+  per100,
+} from "./carriers";
 export { absorb, drain, fatCapPct, sieve, skimMass } from "./separate";
 export {
   type TopUpLog,

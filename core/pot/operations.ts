@@ -2,6 +2,7 @@ import type { FactValues } from "../facts";
 import { type Ingredient, type SolidKind, normaliseComposition } from "../larder";
 import { type Celsius, type Grams, g, printMass } from "../quantity";
 import { type Problem, type Result, checkNumber, ok, refuse } from "../result";
+import { carriersOf, follow, joinCarriers, scaleCarriers } from "./carriers";
 import { specificHeat } from "./density";
 import {
   NO_POOLS,
@@ -64,7 +65,7 @@ export function addIngredient(
 
 function addPoolsTo(
   pot: PotState,
-  ingredient: Pick<Ingredient, "name" | "phase" | "solidKind">,
+  ingredient: Pick<Ingredient, "name" | "phase" | "solidKind" | "carries" | "carried">,
   pools: Pools,
   mass: Grams,
   options: { id: string; temperatureC: Celsius },
@@ -85,16 +86,19 @@ function addPoolsTo(
       gaveGelatinG: g(0),
       gaveSolidsG: g(0),
       juiceReleased: false,
+      ...(ingredient.carries?.thickener && { thickener: ingredient.carries.thickener }),
     };
     return { ...next, solids: [...pot.solids, part] };
   }
+  const carriers = joinCarriers(pot.carriers, carriersOf(ingredient, pools, mass, options.temperatureC));
   if (ingredient.phase === "fat")
     return {
       ...next,
+      carriers,
       floatFatG: g(pot.floatFatG + pools.fat),
       liquor: addPools(pot.liquor, { ...pools, fat: 0 }),
     };
-  return { ...next, liquor: addPools(pot.liquor, pools) };
+  return { ...next, carriers, liquor: addPools(pot.liquor, pools) };
 }
 
 /**
@@ -183,10 +187,12 @@ export function skimFat(pot: PotState, share: number, carry: number): Result<Pot
     });
   const fat = share * pot.floatFatG;
   const carried = portionOf(pot.liquor, Math.min(carry * fat, liquorMass(pot)));
+  const liquor = subtractPools(pot.liquor, carried);
   return ok({
     ...pot,
     floatFatG: g(pot.floatFatG - fat),
-    liquor: subtractPools(pot.liquor, carried),
+    liquor,
+    carriers: follow(pot.carriers, pot.liquor, liquor),
     exits: leave(pot, "skim", addPools(carried, onePool("fat", fat))),
   });
 }
@@ -226,10 +232,12 @@ export function strain(pot: PotState, hold: (kind: SolidKind) => number, cling: 
   const held = portionOf(pot.liquor, Math.min(wanted, liquorMass(pot)));
   const fat = pot.solids.length ? cling * pot.floatFatG : 0;
   const gone = sumPools([...pot.solids.map(part => part.pools), held, onePool("fat", fat)]);
+  const liquor = subtractPools(pot.liquor, held);
   return {
     ...pot,
     solids: [],
-    liquor: subtractPools(pot.liquor, held),
+    liquor,
+    carriers: follow(pot.carriers, pot.liquor, liquor),
     floatFatG: g(pot.floatFatG - fat),
     exits: leave(pot, "strained", gone),
   };
@@ -242,7 +250,13 @@ export function pour(pot: PotState, mass: Grams): Result<PotState> {
   if (mass > liquorMass(pot) * (1 + SLACK))
     return refuse(notEnough("massG", mass, liquorMass(pot), "liquor"));
   const gone = portionOf(pot.liquor, Math.min(mass, liquorMass(pot)));
-  return ok({ ...pot, liquor: subtractPools(pot.liquor, gone), exits: leave(pot, "poured", gone) });
+  const liquor = subtractPools(pot.liquor, gone);
+  return ok({
+    ...pot,
+    liquor,
+    carriers: follow(pot.carriers, pot.liquor, liquor),
+    exits: leave(pot, "poured", gone),
+  });
 }
 
 /** Everything in the pot and its books, times a factor. */
@@ -250,6 +264,7 @@ export function scalePot(pot: PotState, factor: number): PotState {
   return {
     ...pot,
     liquor: scalePools(pot.liquor, factor),
+    carriers: scaleCarriers(pot.carriers, factor),
     solids: pot.solids.map(part => ({
       ...part,
       pools: scalePools(part.pools, factor),
@@ -288,5 +303,12 @@ export function reconcile(pot: PotState, weighed: Grams, through: "vapour" | "po
       });
   }
   const found = massOfPools(pot.liquor) > 0 ? portionOf(pot.liquor, back) : onePool("water", back);
-  return ok({ ...pot, liquor: addPools(pot.liquor, found), entered: addPools(pot.entered, found) });
+  const before = massOfPools(pot.liquor);
+  return ok({
+    ...pot,
+    liquor: addPools(pot.liquor, found),
+    // What was found is more of the same liquor.
+    carriers: before > 0 ? scaleCarriers(pot.carriers, (before + back) / before) : pot.carriers,
+    entered: addPools(pot.entered, found),
+  });
 }

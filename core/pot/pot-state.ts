@@ -1,5 +1,7 @@
 import type { SolidKind } from "../larder";
+import type { ThickenerId } from "../thickening/thickeners";
 import { type Celsius, type Grams, degC, g } from "../quantity";
+import { type Carriers, NO_CARRIERS } from "./carriers";
 import { NO_POOLS, type Pools, addPools, massOfPools, onePool, sumPools } from "./pools";
 
 /** Where mass that left the pot went. */
@@ -18,6 +20,8 @@ export interface SolidPart {
   /** Gelatin and other solids it has given so far, g. */
   readonly gaveGelatinG: Grams;
   readonly gaveSolidsG: Grams;
+  /** It binds once it has fallen apart: rice. */
+  readonly thickener?: ThickenerId;
   /** True once its juice has run out into the liquor. */
   readonly juiceReleased: boolean;
 }
@@ -30,6 +34,8 @@ export interface SolidPart {
  */
 export interface PotState {
   readonly liquor: Pools;
+  /** What in the liquor keeps its own nature. */
+  readonly carriers: Carriers;
   readonly solids: readonly SolidPart[];
   readonly floatFatG: Grams;
   readonly temperatureC: Celsius;
@@ -51,6 +57,7 @@ export const SHELF_TEMPERATURE_C = degC(15);
 
 export const EMPTY_POT: PotState = {
   liquor: NO_POOLS,
+  carriers: NO_CARRIERS,
   solids: [],
   floatFatG: g(0),
   temperatureC: SHELF_TEMPERATURE_C,

@@ -1,6 +1,7 @@
 import type { SolidKind } from "../larder";
 import { type Grams, g, printMass } from "../quantity";
 import { type Result, type Warning, checkNumber, ok, refuse } from "../result";
+import { NO_CARRIERS, follow, joinCarriers, pureeCarriers } from "./carriers";
 import { skimFat } from "./operations";
 import {
   NO_POOLS,
@@ -53,6 +54,7 @@ export function drain(pot: PotState, hold: (kind: SolidKind) => number, cling: n
     ...pot,
     solids,
     liquor: NO_POOLS,
+    carriers: NO_CARRIERS,
     floatFatG: g(0),
     exits: leave(pot, "drained", gone),
   });
@@ -105,9 +107,11 @@ export function absorb(
       allowed: ready,
       message: `Only ${printMass(g(ready))} of liquor is there to take up, not ${printMass(mass)}.`,
     });
+  const liquor = subtractPools(pot.liquor, moved);
   return ok({
     ...pot,
-    liquor: subtractPools(pot.liquor, moved),
+    liquor,
+    carriers: follow(pot.carriers, pot.liquor, liquor),
     solids: pot.solids.map(part =>
       part.id === partId ? { ...part, pools: addPools(part.pools, moved) } : part,
     ),
@@ -145,8 +149,16 @@ export function sieve(pot: PotState, yieldShare: number, fibreEnriched: number):
     yieldShare < 0.5
       ? [{ code: "HIGH_REJECT", message: "More than half stays on the sieve: cook it softer or press it." }]
       : [];
+  const liquor = subtractPools(whole, gone);
+  const carriers = joinCarriers(pot.carriers, pureeCarriers(pot.solids, pot.temperatureC));
   return ok(
-    { ...pot, liquor: subtractPools(whole, gone), solids: [], exits: leave(pot, "reject", gone) },
+    {
+      ...pot,
+      liquor,
+      carriers: follow(carriers, whole, liquor),
+      solids: [],
+      exits: leave(pot, "reject", gone),
+    },
     warnings,
   );
 }
@@ -173,7 +185,13 @@ export function skimMass(pot: PotState, mass: Grams, carry: number): Result<PotS
     });
   if (pot.floatFatG <= 0 || fat <= 0) {
     const gone = portionOf(pot.liquor, liquor);
-    return ok({ ...pot, liquor: subtractPools(pot.liquor, gone), exits: leave(pot, "skim", gone) });
+    const left = subtractPools(pot.liquor, gone);
+    return ok({
+      ...pot,
+      liquor: left,
+      carriers: follow(pot.carriers, pot.liquor, left),
+      exits: leave(pot, "skim", gone),
+    });
   }
   return skimFat(pot, fat / pot.floatFatG, liquor / fat);
 }

@@ -6,7 +6,9 @@ import { degC } from "../quantity";
 import { InvariantError, type Result, ok, refuse, valueOf } from "../result";
 import { alcoholLeft } from "./alcohol-sum";
 import { reduceChain } from "./chain-sum";
+import { liaison, mount, swapThickenerSum } from "./binding-sums";
 import { coolTime, coolingCheck } from "./cold-sums";
+import { aciditySum, emulsionFor, emulsionSum, oilScheduleSum, rescueEmulsion } from "./emulsion-sums";
 import { carryOver, heatUp, lethality } from "./heat-sums";
 import { blanchIce, ice } from "./ice-sums";
 import {
@@ -23,6 +25,7 @@ import {
 import { boilingPointSum, density } from "./liquid-sums";
 import { potFit } from "./pot-fit-sum";
 import { problemsOf } from "./problems";
+import { blenderLoadsSum, dryToSum, pureeMeringue, pureeYield, setCustard } from "./puree-sums";
 import { reduce } from "./reduce-sums";
 import {
   creamFat,
@@ -37,6 +40,8 @@ import {
 } from "./service-sums";
 import { extract, plateau, stockYield } from "./stock-sums";
 import type { Answer, AnySum, SumWorld } from "./sum";
+import { balance, fix, gastriqueSum, round, saltTo } from "./taste-sums";
+import { testFromThickness, thicken, thicknessFromTest, thicknessOfSauce, thin } from "./texture-sums";
 import { reduceTrack } from "./track-sum";
 import { dipMark, fatToCover, vesselLevel } from "./vessel-sums";
 
@@ -80,6 +85,29 @@ export const SUMS: readonly AnySum[] = [
   divide,
   makeFor,
   splitTrim,
+  thicknessFromTest,
+  testFromThickness,
+  thicknessOfSauce,
+  thicken,
+  thin,
+  swapThickenerSum,
+  liaison,
+  mount,
+  emulsionSum,
+  oilScheduleSum,
+  emulsionFor,
+  rescueEmulsion,
+  pureeYield,
+  dryToSum,
+  blenderLoadsSum,
+  setCustard,
+  pureeMeringue,
+  saltTo,
+  fix,
+  gastriqueSum,
+  aciditySum,
+  balance,
+  round,
 ];
 
 const BY_NAME = new Map(SUMS.map(sum => [sum.name, sum]));

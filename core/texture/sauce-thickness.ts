@@ -273,6 +273,8 @@ function beyondModel(state: SauceState, body: Body): Problem[] {
   ];
 }
 
+/** Milk solids to a gram of fat from which it is cream, not butter. */
+const CREAM_SOLIDS = 0.1;
 const CREAM_NEAR = 0.7;
 const CREAM_BREAKS = 0.76;
 const PASTY_PER_KG = 110;
@@ -302,12 +304,14 @@ function warningsOf(state: SauceState, body: Body): Warning[] {
     else if (window.shield > 0.5 && state.yolkMaxC < 95)
       add("YOLK_THINS_STARCH", "Yolk eats starch while it stands below the boil: serve it, do not keep it.");
   }
-  if (state.milkSolidsG > 0 && body.fatVolume > CREAM_BREAKS)
+  // Butter has fat and hardly any milk solids: it breaks by its own law.
+  const cream = state.milkSolidsG > CREAM_SOLIDS * state.fatG;
+  if (cream && body.fatVolume > CREAM_BREAKS)
     add(
       "CREAM_BREAKS",
       "The cream is past holding: it turns to butter and whey. A little water or fresh cream, off the heat.",
     );
-  else if (state.milkSolidsG > 0 && body.fatVolume > CREAM_NEAR)
+  else if (cream && body.fatVolume > CREAM_NEAR)
     add("CREAM_NEAR_BREAK", "The cream is close to breaking: no further, and no boil.");
   if (body.perKg.starch > PASTY_PER_KG)
     add("PASTY", "So much flour tastes of paste: less, or reduce instead.");

@@ -26,6 +26,7 @@ const WORDS: Record<
   sugar: { label: "sugar", unit: "%", tolerance: 0.3, start: 3, most: 80 },
   acid: { label: "acid", unit: "%", tolerance: 0.03, start: 0.3, most: 10 },
   fat: { label: "fat", unit: "%", tolerance: 0.5, start: 8, most: 90 },
+  body: { label: "body", unit: "", tolerance: 1, start: 45, most: 95 },
   brix: { label: "strength", unit: "°Bx", tolerance: 0.3, start: 10, most: 80 },
   finishedG: { label: "finished", unit: "g", tolerance: 5, start: 2000, most: 1_000_000 },
   portions: { label: "portions", unit: "", tolerance: 0.2, start: 40, most: 100_000 },

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { emulsify, sieve } from "../../pot";
+import { blendCarriers, emulsify, sieve } from "../../pot";
 import { minutes } from "../../quantity";
 import { type Warning, ok } from "../../result";
 import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
@@ -24,6 +24,12 @@ const schema = z.strictObject({
   reserveFirst: z.string().max(120).optional(),
   vesselId,
 });
+
+/** Minutes under a fast blade from which a purée is as fine as it gets. Our estimate. */
+const FINE_AFTER_MIN = 3;
+/** How fine a tool makes it: mill 0.8, blade 1, a fast blade for long 1.1. Source: docs/models.md "Purées". */
+const finenessOf = (tool: (typeof BLEND_TOOLS)[number], minutes: number): number =>
+  !BLADES.includes(tool) ? 0.8 : tool === "jar blender" && minutes >= FINE_AFTER_MIN ? 1.1 : 1;
 
 /** Above this a closed jar throws its lid, °C. Common practice, no source. */
 const CLOSED_JAR_C = 60;
@@ -75,10 +81,15 @@ export const blend = defineStep({
       });
     const merged = sieve(added.value, 1, 1);
     if (!merged.ok) return merged;
-    const pot = emulsify(merged.value, merged.value.floatFatG);
-    if (!pot.ok) return pot;
-    const vessel = workingVessel(context, pot.value, step.vesselId, ["pan", "pot", "container"]);
+    const bound = emulsify(merged.value, merged.value.floatFatG);
+    if (!bound.ok) return bound;
+    const carriers = blendCarriers(
+      { ...bound.value.carriers, fineness: finenessOf(step.tool, step.durationMin) },
+      step.tool === "jar blender" ? step.durationMin * 60 * facts.bladeRuns : 0,
+    );
+    const pot = { ...bound.value, carriers };
+    const vessel = workingVessel(context, pot, step.vesselId, ["pan", "pot", "container"]);
     if (!vessel.ok) return vessel;
-    return ok(outcome(pot.value, vessel.value, minutes(step.durationMin * facts.handTimes), { warnings }));
+    return ok(outcome(pot, vessel.value, minutes(step.durationMin * facts.handTimes), { warnings }));
   },
 });

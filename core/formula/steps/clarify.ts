@@ -8,6 +8,7 @@ import {
   portionOf,
   strain as strainPot,
   subtractPools,
+  follow,
 } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok } from "../../result";
@@ -61,6 +62,7 @@ export const clarify = defineStep({
       ...strained,
       entered: addPools(strained.entered, raft),
       liquor: subtractPools(strained.liquor, lost),
+      carriers: follow(strained.carriers, strained.liquor, subtractPools(strained.liquor, lost)),
       exits: { ...strained.exits, strained: addPools(strained.exits.strained, addPools(lost, raft)) },
       temperatureC: step.method === "frozen gelatin" ? degC(4) : strained.temperatureC,
     };

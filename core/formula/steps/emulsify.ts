@@ -1,19 +1,10 @@
 import { z } from "zod";
 import { emulsify as beatIn } from "../../pot";
+import { EMULSION_TOOLS } from "../../emulsion";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
 import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
 import { addLines, workingVessel } from "./shared";
-
-export const EMULSION_TOOLS = [
-  "fork",
-  "whisk",
-  "stand mixer",
-  "food processor",
-  "jar blender",
-  "stick blender",
-  "homogeniser",
-] as const;
 
 const schema = z.strictObject({
   ...stepFields,
@@ -50,6 +41,7 @@ export const emulsify = defineStep({
       context.vessel ? ["container", "pan", "pot"] : ["container"],
     );
     if (!vessel.ok) return vessel;
-    return ok(outcome(pot.value, vessel.value, minutes(step.durationMin * facts.handTimes)));
+    const beaten = { ...pot.value, carriers: { ...pot.value.carriers, beatenWith: step.tool } };
+    return ok(outcome(beaten, vessel.value, minutes(step.durationMin * facts.handTimes)));
   },
 });

@@ -11,7 +11,7 @@ import {
 } from "../../reduction";
 import { dipMark, geometryOfVessel } from "../../vessel";
 import { defineStep, missingVessel, outcome, stepFields, vesselId } from "../step-kind";
-import { addLines, at, bystanders, displacedIn, workingVessel } from "./shared";
+import { addLines, at, atTemperature, bystanders, displacedIn, simmeredMin, workingVessel } from "./shared";
 
 const schema = z.strictObject({
   ...stepFields,
@@ -83,7 +83,12 @@ export const reduce = defineStep({
     if (!end.ok) return refuse(...at(context.field, end.problems));
     const steamed = evaporate(pot, end.value.vapour);
     if (!steamed.ok) return steamed;
-    const reduced = { ...steamed.value, temperatureC: end.value.temperatureC };
+    const { temperatureC, endS, boilS } = end.value;
+    const reduced = atTemperature(
+      steamed.value,
+      temperatureC,
+      simmeredMin(pot.temperatureC, temperatureC, endS, boilS),
+    );
     // Both ends of the mark are read as hot as the pot will be: the ratio of volumes is the ratio at one temperature.
     const hot = volumeAt(pot.liquor, end.value.temperatureC);
     if (!hot.ok) return hot;

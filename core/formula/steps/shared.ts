@@ -4,6 +4,7 @@ import {
   type Surroundings,
   addIngredient,
   evaporate,
+  heatCarriers,
   saturationTemperature,
   liquorMass,
   massOfPools,
@@ -87,8 +88,23 @@ export function bystanders(pot: PotState, vessel: Vessel): number {
   return vesselHeatCapacity(vessel) + (mass > 0 ? mass * specificHeat(solids, pot.temperatureC) : 0);
 }
 
-/** Liquor, solids and floating fat to a given temperature, without time. */
-export const atTemperature = (pot: PotState, temperatureC: Celsius): PotState => ({ ...pot, temperatureC });
+/** Liquor, solids and floating fat to a given temperature, held there for some minutes; starch and yolk remember it. */
+export const atTemperature = (pot: PotState, temperatureC: Celsius, heldMin = 0): PotState => ({
+  ...pot,
+  temperatureC,
+  carriers: heatCarriers(pot.carriers, temperatureC, heldMin),
+});
+
+/** Where starch counts as simmering, °C. Source: docs/models.md "Starch". */
+const SIMMERS_C = 85;
+
+/** Minutes of a stretch that were at a simmer: warming up counts from where it passes it, as if it rose evenly. */
+export const simmeredMin = (fromC: number, toC: number, durationS: number, boilS: number | null): number => {
+  if (toC < SIMMERS_C) return 0;
+  if (fromC >= SIMMERS_C) return durationS / 60;
+  const rising = boilS ?? durationS;
+  return (durationS - (rising * (SIMMERS_C - fromC)) / Math.max(1, toC - fromC)) / 60;
+};
 
 /** Where water boils in this kitchen, a degree taken off so that a pot can be kept there. */
 export const nearBoilC = (around: Surroundings): Celsius =>
@@ -140,7 +156,12 @@ export function keepAt<S>(
   how: { readonly holdC: Celsius; readonly min: number; readonly lid: Lid; readonly surface: Surface },
 ): Result<Cooked> {
   if (pot.liquor.water < LEAST_WATER_TO_HEAT_G || how.min <= 0)
-    return ok({ pot: atTemperature(pot, how.holdC), durationS: minutes(how.min), course: [], warnings: [] });
+    return ok({
+      pot: atTemperature(pot, how.holdC, how.min),
+      durationS: minutes(how.min),
+      course: [],
+      warnings: [],
+    });
   return cooked(context, pot, vessel, {
     drive: { holdC: how.holdC },
     goal: "time",
@@ -193,8 +214,13 @@ function cooked<S>(
   if (!end.ok) return refuse(...at(context.field, end.problems));
   const steamed = evaporate(pot, end.value.vapour);
   if (!steamed.ok) return steamed;
+  const held = "holdC" in how.drive ? 0 : null;
   return ok({
-    pot: { ...steamed.value, temperatureC: end.value.temperatureC },
+    pot: atTemperature(
+      steamed.value,
+      end.value.temperatureC,
+      simmeredMin(pot.temperatureC, end.value.temperatureC, end.value.endS, held ?? end.value.boilS),
+    ),
     durationS: end.value.endS,
     course: end.value.trace,
     warnings: end.warnings,

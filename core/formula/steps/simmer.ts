@@ -6,7 +6,16 @@ import { LIDS, SURFACES, type SimulationInput, heatIntoPan, simulate, simulateTo
 import { heatUpSolids, releaseJuice, simmerSolids } from "../../stock";
 import { bulkMl, geometryOfVessel } from "../../vessel";
 import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
-import { addLines, at, bystanders, displacedIn, heapsOf, levelIn, workingVessel } from "./shared";
+import {
+  addLines,
+  at,
+  atTemperature,
+  bystanders,
+  displacedIn,
+  heapsOf,
+  levelIn,
+  workingVessel,
+} from "./shared";
 
 const schema = z.strictObject({
   ...stepFields,
@@ -90,7 +99,7 @@ export const simmer = defineStep({
       if (!steamed.ok) return steamed;
       const gave = heatUpSolids(steamed.value, up.value.trace, facts);
       if (!gave.ok) return refuse(...at(context.field, gave.problems));
-      pot = { ...gave.value, temperatureC: up.value.temperatureC };
+      pot = atTemperature(gave.value, up.value.temperatureC);
       heatUpS = up.value.endS;
       if (context.trace) course = up.value.trace;
     }
@@ -107,7 +116,7 @@ export const simmer = defineStep({
     const bulk = geometry.levelClipped(bulkMl(heapsOf(pot), facts));
     const steamed = evaporate(pot, held.value.vapour);
     if (!steamed.ok) return steamed;
-    pot = { ...steamed.value, temperatureC: held.value.temperatureC };
+    pot = atTemperature(steamed.value, held.value.temperatureC, held.value.endS / 60);
     const level = levelIn(pot, vessel, facts) ?? mm(0);
     if (pot.solids.length && level < bulk) {
       const lack = geometry.volumeAtLevel(bulk) - geometry.volumeAtLevel(level);

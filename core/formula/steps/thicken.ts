@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { emulsify, liquorMass, potMass } from "../../pot";
+import { colourRoux, emulsify, liquorMass, potMass } from "../../pot";
+import { ROUX_COLOURS } from "../../thickening";
 import { degC, g, minutes } from "../../quantity";
 import { type Warning, ok } from "../../result";
 import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
@@ -14,6 +15,8 @@ const schema = z.strictObject({
   form: z.enum(THICKEN_FORMS),
   /** Whether the roux is hot when the liquor comes to it. */
   rouxHot: z.boolean(),
+  /** How far the flour was browned: colour costs body. White where nobody says. */
+  colour: z.enum(ROUX_COLOURS).optional(),
   /** Simmered afterwards. */
   durationMin,
   vesselId,
@@ -74,7 +77,10 @@ export const thicken = defineStep({
         : context.lines;
     const added = addLines(start, lines, context.field);
     if (!added.ok) return added;
-    const bound = emulsify(added.value, added.value.floatFatG);
+    const coloured = step.colour
+      ? { ...added.value, carriers: colourRoux(added.value.carriers, step.colour) }
+      : added.value;
+    const bound = emulsify(coloured, coloured.floatFatG);
     if (!bound.ok) return bound;
     const vessel = workingVessel(context, bound.value, step.vesselId);
     if (!vessel.ok) return vessel;

@@ -1,5 +1,6 @@
 import type { Allergen, DietFlag } from "../allergens";
 import { type Composition, NO_COMPOSITION } from "../composition";
+import type { Carries } from "../carries";
 import type { Ingredient, SolidKind, Source } from "../ingredient";
 
 /**
@@ -35,6 +36,7 @@ interface Row {
   readonly diet?: readonly DietFlag[];
   readonly measures?: Readonly<Record<string, Weight>>;
   readonly boughtStock?: boolean;
+  readonly carries?: Carries;
 }
 
 /** Off a weight that nobody has put on a scale: a quarter either way. Our estimate. */
@@ -62,4 +64,5 @@ export const entry = (id: string, name: string, row: Row): Ingredient => ({
   diet: [...(row.diet ?? [])],
   measures: Object.entries(row.measures ?? {}).map(([measure, weight]) => measured(measure, weight)),
   ...(row.boughtStock && { boughtStock: true }),
+  ...(row.carries && { carries: row.carries }),
 });

@@ -1,0 +1,160 @@
+import {
+  type Emulsion,
+  type EmulsionInput,
+  PHASES,
+  type PhaseId,
+  type PhasePart,
+  bareEmulsion,
+  gramsOfAcid,
+} from "../emulsion";
+import type { FactValues } from "../facts";
+import { type PotState, carriedPools, liquorMass, massOfPools, subtractPools } from "../pot";
+import { thickeningSolids } from "../puree";
+import type { Warning } from "../result";
+import {
+  ACID_IDS,
+  type AcidId,
+  type Body,
+  SERVED_COLD_C,
+  SERVED_HOT_C,
+  type SauceState,
+  YOLK_FAT,
+  bodyOf,
+} from "../texture";
+import type { FormulaDocument } from "./document";
+
+/** Fixed acid nobody told apart counts as malic: the commonest of fruit and vegetables. Our estimate. */
+const USUAL_ACID: AcidId = "malic";
+
+/** Acids of a liquor by kind, g of each. */
+export function acidsOf(pot: PotState): Partial<Record<AcidId, number>> {
+  const { acidVolatile, acidFixed } = pot.liquor;
+  const known = ACID_IDS.map(id => [id, pot.carriers.acids[id] ?? 0] as const);
+  const rest = Math.max(0, acidFixed - known.reduce((sum, [, x]) => sum + x, 0));
+  const acids: Partial<Record<AcidId, number>> = {};
+  const add = (id: AcidId, equivalents: number) => {
+    if (equivalents > 0) acids[id] = (acids[id] ?? 0) + gramsOfAcid(id, equivalents);
+  };
+  add("acetic", acidVolatile);
+  for (const [id, equivalents] of known) add(id, equivalents);
+  add(USUAL_ACID, rest);
+  return acids;
+}
+
+/**
+ * The liquor of a pot as a sauce: a pure view of its pools and of what keeps its own nature in them.
+ *
+ * Dissolved is what belongs to no carrier; alcohol counts as water; starch and fibre that belong to nothing count as nothing.
+ */
+export function sauceOf(pot: PotState): SauceState {
+  const { liquor, carriers: c } = pot;
+  const free = subtractPools(liquor, carriedPools(c));
+  const starchWater = c.starches.reduce((m, s) => m + Math.max(0, s.massG - massOfPools(s.dry)), 0);
+  const yolkWater = Math.max(0, (1 - YOLK_FAT) * c.yolkG - massOfPools(c.yolkDry));
+  const pureeG = massOfPools(c.pureeDry);
+  return {
+    waterG: Math.max(0, liquor.water + liquor.ethanol - starchWater - yolkWater),
+    gelatinG: liquor.collagen,
+    dissolvedG:
+      Math.max(0, free.proteinOther + free.sugars + free.other) + liquor.acidVolatile + liquor.acidFixed,
+    milkSolidsG: massOfPools(c.milkDry),
+    saltG: liquor.salt,
+    fatG: Math.max(0, liquor.fat - YOLK_FAT * c.yolkG),
+    yolkG: c.yolkG,
+    yolkMaxC: c.yolkMaxC,
+    starches: c.starches.map(({ id, massG, colour, maxC, minutes, blendedS }) => ({
+      id,
+      massG,
+      colour,
+      maxC,
+      minutes,
+      blendedS,
+    })),
+    pureeG,
+    pureeSolidsG: Math.min(pureeG, thickeningSolids(c.pureeDry.fibre, c.pureeDry.starch)),
+    fineness: c.fineness,
+    sugarG: Math.max(0, free.sugars),
+    acids: acidsOf(pot),
+  };
+}
+
+/** The liquor of a pot as an emulsion; `null` where nothing was beaten into it. */
+export function emulsionInputOf(pot: PotState): EmulsionInput | null {
+  const { liquor, carriers: c } = pot;
+  if (!c.beatenWith) return null;
+  const phases = (Object.entries(c.phases) as [PhaseId, number][]).filter(([, massG]) => massG > 0);
+  const boundFat = phases.reduce((m, [id, massG]) => m + (PHASES[id].fat ?? 0) * massG, 0);
+  const oilG = Math.max(0, liquor.fat - boundFat);
+  const phaseG = liquorMass(pot) - oilG;
+  const parts: PhasePart[] = phases.map(([id, massG]) => ({ id, massG }));
+  if (liquor.salt > 0) parts.push({ id: "salt", massG: liquor.salt });
+  const named = parts.reduce((m, p) => m + p.massG, 0);
+  if (phaseG > named) parts.push({ id: "water", massG: phaseG - named });
+  if (!(oilG > 0) || !(phaseG > 0)) return null;
+  const warm = pot.temperatureC > WARM_FROM_C;
+  return {
+    oilG,
+    oilKind: warm ? "butterfat" : "oil",
+    parts,
+    temperatureC: pot.temperatureC,
+    tool: c.beatenWith,
+    cookedYolk: warm && c.yolkMaxC >= RIBBON_FROM_C,
+  };
+}
+
+const WARM_FROM_C = 35;
+const RIBBON_FROM_C = 60;
+
+/** What a step leaves the sauce with, as far as its body goes. */
+export interface PotBody {
+  /** 0–100 at `atC`. */
+  readonly thickness: number;
+  readonly sd: number;
+  readonly atC: number;
+  readonly body: Body | null;
+  readonly emulsion: Emulsion | null;
+  readonly warnings: readonly Warning[];
+}
+
+/** A sauce emulsified by beating is one when more than this is oil by volume. */
+const EMULSION_FROM = 0.35;
+
+/**
+ * Body of what is in a pot, at the temperature it is eaten at. `null` where there is no liquor, or where it has become a
+ * glaze or a dough beyond the model.
+ */
+export function bodyOfPot(pot: PotState, atC: number, facts: FactValues): PotBody | null {
+  if (liquorMass(pot) < LEAST_G) return null;
+  const input = emulsionInputOf(pot);
+  if (input) {
+    const emulsion = bareEmulsion({
+      ...input,
+      temperatureC: atC === SERVED_COLD_C ? atC : input.temperatureC,
+    });
+    if (emulsion.fatVolume > EMULSION_FROM && emulsion.thickness !== null)
+      return { thickness: emulsion.thickness, sd: emulsion.sd, atC, body: null, emulsion, warnings: [] };
+  }
+  const body = bodyOf(sauceOf(pot), atC, facts);
+  if (!body.ok) return null;
+  const { thickness, sd } = body.value;
+  return { thickness, sd, atC, body: body.value, emulsion: null, warnings: body.warnings };
+}
+
+const LEAST_G = 1;
+
+/** Steps that cook: without one of them a sauce is cold. */
+const COOKS: ReadonlySet<string> = new Set([
+  "roast",
+  "sweat",
+  "brown",
+  "render",
+  "simmer",
+  "reduce",
+  "thicken",
+  "liaison",
+  "reheat",
+]);
+
+/** What has been cooked is served hot, all else cold, unless the formula says its own temperature. */
+export const servedAtC = (document: FormulaDocument): number =>
+  document.servedC ?? (document.steps.some(step => COOKS.has(step.kind)) ? SERVED_HOT_C : SERVED_COLD_C);

@@ -1,0 +1,24 @@
+import { z } from "zod";
+import { PHASE_IDS } from "../emulsion/parts";
+import { ACID_IDS } from "../texture/sauce-state";
+import { THICKENER_IDS } from "../thickening/thickeners";
+
+/**
+ * What of an ingredient keeps its own nature in a sauce: the starch that will swell, the yolk that will set, the solids
+ * of milk, what holds an emulsion together, which acids are sour. Everything is optional; what is not said just dissolves.
+ */
+export const carriesSchema = z.strictObject({
+  /** It thickens like this, weighed as it is. */
+  thickener: z.enum(THICKENER_IDS).optional(),
+  /** Share of it that is egg yolk, per cent. */
+  yolkPct: z.number().min(0).max(100).optional(),
+  /** Its solids besides fat are those of milk. */
+  milk: z.boolean().optional(),
+  /** Already a purée: its fibre and starch make a sauce stand. */
+  puree: z.boolean().optional(),
+  /** What it is in the water phase of an emulsion. */
+  phase: z.enum(PHASE_IDS).optional(),
+  /** Its fixed acid, by kind, shares 0–1. */
+  acids: z.partialRecord(z.enum(ACID_IDS), z.number().min(0).max(1)).optional(),
+});
+export type Carries = Readonly<z.infer<typeof carriesSchema>>;

@@ -1,0 +1,253 @@
+import type { PhaseId, EmulsionTool } from "../emulsion/parts";
+import type { Carries, Ingredient } from "../larder";
+import type { AcidId } from "../texture/sauce-state";
+import type { RouxColour, ThickenerId } from "../thickening/thickeners";
+import { NO_POOLS, type PoolName, type Pools, addPools, massOfPools, scalePools, sumPools } from "./pools";
+
+/** Starch in the liquor, with what it has been through. */
+export interface StarchCarrier {
+  readonly id: ThickenerId;
+  /** As weighed, g. */
+  readonly massG: number;
+  /** What it holds besides water and fat. */
+  readonly dry: Pools;
+  readonly colour: RouxColour;
+  readonly maxC: number;
+  /** Minutes at 85 °C or more. */
+  readonly minutes: number;
+  readonly blendedS: number;
+}
+
+/**
+ * What in the liquor keeps its own nature: which shares of its pools belong to starch, yolk, milk and purée, what holds
+ * its fat, and which acids it is sour with. Grams; pools = Σ carriers + rest, always.
+ */
+export interface Carriers {
+  readonly starches: readonly StarchCarrier[];
+  readonly yolkG: number;
+  readonly yolkMaxC: number;
+  readonly yolkDry: Pools;
+  readonly milkDry: Pools;
+  readonly pureeDry: Pools;
+  /** Mill 0.8, blender 1, fast blender 1.1. */
+  readonly fineness: number;
+  /** Parts of an emulsion’s water phase that are not plain water, g. */
+  readonly phases: Readonly<Partial<Record<PhaseId, number>>>;
+  /** Fixed acids as acetic equivalent, g; what nobody told apart is in none of them. */
+  readonly acids: Readonly<Partial<Record<AcidId, number>>>;
+  /** What the fat was beaten in with; `null` while nothing was beaten. */
+  readonly beatenWith: EmulsionTool | null;
+}
+
+export const NO_CARRIERS: Carriers = {
+  starches: [],
+  yolkG: 0,
+  yolkMaxC: 15,
+  yolkDry: NO_POOLS,
+  milkDry: NO_POOLS,
+  pureeDry: NO_POOLS,
+  fineness: 1,
+  phases: {},
+  acids: {},
+  beatenWith: null,
+};
+
+/** Pools whose shares a carrier can hold: what neither leaves as steam nor melts. */
+const OWN: readonly PoolName[] = ["proteinOther", "sugars", "starch", "fibre", "other"];
+const ownOf = (pools: Pools): Pools => ({
+  ...NO_POOLS,
+  ...Object.fromEntries(OWN.map(name => [name, pools[name]])),
+});
+
+/** All shares of the pools that belong to a carrier. */
+export const carriedPools = (c: Carriers): Pools =>
+  sumPools([...c.starches.map(s => s.dry), c.yolkDry, c.milkDry, c.pureeDry]);
+
+export const starchMass = (c: Carriers): number => c.starches.reduce((m, s) => m + s.massG, 0);
+
+const sumOf = <K extends string>(
+  a: Readonly<Partial<Record<K, number>>>,
+  b: Readonly<Partial<Record<K, number>>>,
+): Partial<Record<K, number>> => {
+  const sum: Partial<Record<K, number>> = { ...a };
+  for (const key of Object.keys(b) as K[]) sum[key] = (sum[key] ?? 0) + (b[key] ?? 0);
+  return sum;
+};
+const timesOf = <K extends string>(
+  a: Readonly<Partial<Record<K, number>>>,
+  k: number,
+): Partial<Record<K, number>> =>
+  Object.fromEntries(Object.entries(a).map(([key, x]) => [key, (x as number) * k])) as Partial<
+    Record<K, number>
+  >;
+
+/** Doses of one kind and colour that have been through the same are one. */
+function joinStarches(a: readonly StarchCarrier[], b: readonly StarchCarrier[]): readonly StarchCarrier[] {
+  const joined = [...a];
+  for (const dose of b) {
+    const at = joined.findIndex(
+      s =>
+        s.id === dose.id &&
+        s.colour === dose.colour &&
+        s.maxC === dose.maxC &&
+        s.minutes === dose.minutes &&
+        s.blendedS === dose.blendedS,
+    );
+    const same = joined[at];
+    if (same) joined[at] = { ...same, massG: same.massG + dose.massG, dry: addPools(same.dry, dose.dry) };
+    else joined.push(dose);
+  }
+  return joined;
+}
+
+/** Two liquors together. */
+export function joinCarriers(a: Carriers, b: Carriers): Carriers {
+  if (b === NO_CARRIERS) return a;
+  if (a === NO_CARRIERS) return b;
+  return {
+    starches: joinStarches(a.starches, b.starches),
+    yolkG: a.yolkG + b.yolkG,
+    yolkMaxC: b.yolkG === 0 ? a.yolkMaxC : a.yolkG === 0 ? b.yolkMaxC : Math.max(a.yolkMaxC, b.yolkMaxC),
+    yolkDry: addPools(a.yolkDry, b.yolkDry),
+    milkDry: addPools(a.milkDry, b.milkDry),
+    pureeDry: addPools(a.pureeDry, b.pureeDry),
+    fineness: massOfPools(b.pureeDry) > massOfPools(a.pureeDry) ? b.fineness : a.fineness,
+    phases: sumOf(a.phases, b.phases),
+    acids: sumOf(a.acids, b.acids),
+    beatenWith: a.beatenWith ?? b.beatenWith,
+  };
+}
+
+/** As much of the carriers, times a factor. */
+export const scaleCarriers = (c: Carriers, k: number): Carriers =>
+  c === NO_CARRIERS || k === 1
+    ? c
+    : {
+        ...c,
+        starches: c.starches.map(s => ({ ...s, massG: s.massG * k, dry: scalePools(s.dry, k) })),
+        yolkG: c.yolkG * k,
+        yolkDry: scalePools(c.yolkDry, k),
+        milkDry: scalePools(c.milkDry, k),
+        pureeDry: scalePools(c.pureeDry, k),
+        phases: timesOf(c.phases, k),
+        acids: timesOf(c.acids, k),
+      };
+
+/** Carriers of what an ingredient brings into the liquor. */
+export function carriersOf(
+  ingredient: Pick<Ingredient, "carries" | "carried">,
+  pools: Pools,
+  massG: number,
+  atC: number,
+): Carriers {
+  if (ingredient.carried) return scaleCarriers(ingredient.carried, massG / 100);
+  const c: Carries | undefined = ingredient.carries;
+  if (!c) return NO_CARRIERS;
+  const own = ownOf(pools);
+  return {
+    ...NO_CARRIERS,
+    ...(c.thickener && {
+      starches: [{ id: c.thickener, massG, dry: own, colour: "white", maxC: atC, minutes: 0, blendedS: 0 }],
+    }),
+    ...(c.yolkPct && {
+      yolkG: (massG * c.yolkPct) / 100,
+      yolkMaxC: atC,
+      yolkDry: scalePools(own, c.yolkPct / 100),
+    }),
+    ...(c.milk && { milkDry: own }),
+    ...(c.puree && { pureeDry: own }),
+    ...(c.phase && { phases: { [c.phase]: massG } }),
+    ...(c.acids && { acids: timesOf(c.acids, pools.acidFixed) }),
+  };
+}
+
+/**
+ * Carriers of a liquor from which something has left: each keeps the share of its pools that is still there.
+ * What came in does not change them.
+ */
+export function follow(c: Carriers, before: Pools, after: Pools): Carriers {
+  if (c === NO_CARRIERS) return c;
+  const left = (name: PoolName) => (before[name] > 0 ? Math.min(1, after[name] / before[name]) : 1);
+  if (OWN.every(name => left(name) === 1) && left("acidFixed") === 1) return c;
+  const of = (dry: Pools): Pools => ({
+    ...dry,
+    ...Object.fromEntries(OWN.map(name => [name, dry[name] * left(name)])),
+  });
+  return {
+    ...c,
+    starches: c.starches.map(s => ({ ...s, massG: s.massG * left("starch"), dry: of(s.dry) })),
+    yolkG: c.yolkG * left("proteinOther"),
+    yolkDry: of(c.yolkDry),
+    milkDry: of(c.milkDry),
+    pureeDry: of(c.pureeDry),
+    phases: timesOf(c.phases, left("proteinOther")),
+    acids: timesOf(c.acids, left("acidFixed")),
+  };
+}
+
+const COUNTS_FROM_C = 85;
+
+/** What heat does to starch and yolk: the hottest they have seen, and the minutes at 85 °C and above. */
+export function heatCarriers(c: Carriers, toC: number, minutes: number): Carriers {
+  if (!c.starches.length && c.yolkG === 0) return c;
+  const hot = toC >= COUNTS_FROM_C ? minutes : 0;
+  if (hot === 0 && toC <= c.yolkMaxC && c.starches.every(s => toC <= s.maxC)) return c;
+  return {
+    ...c,
+    starches: c.starches.map(s => ({ ...s, maxC: Math.max(s.maxC, toC), minutes: s.minutes + hot })),
+    yolkMaxC: c.yolkG > 0 ? Math.max(c.yolkMaxC, toC) : c.yolkMaxC,
+  };
+}
+
+/** What a fast blender takes from starch that has thickened. */
+export const blendCarriers = (c: Carriers, seconds: number): Carriers =>
+  c.starches.length ? { ...c, starches: c.starches.map(s => ({ ...s, blendedS: s.blendedS + seconds })) } : c;
+
+/** Flour in the pan takes the colour of the roux. */
+export const colourRoux = (c: Carriers, colour: RouxColour): Carriers =>
+  c.starches.length
+    ? {
+        ...c,
+        starches: c.starches.map(s =>
+          (s.id === "flour" || s.id === "wholeflour") && s.minutes === 0 ? { ...s, colour } : s,
+        ),
+      }
+    : c;
+
+/** Solids that have become one with the liquor: rice binds, all else is purée. */
+export function pureeCarriers(
+  parts: readonly {
+    readonly pools: Pools;
+    readonly rawG: number;
+    readonly thickener?: ThickenerId;
+    readonly puree?: boolean;
+  }[],
+  toC: number,
+): Carriers {
+  let c = NO_CARRIERS;
+  for (const part of parts) {
+    const dry = ownOf(part.pools);
+    c = joinCarriers(c, {
+      ...NO_CARRIERS,
+      ...(part.thickener
+        ? {
+            starches: [
+              {
+                id: part.thickener,
+                massG: part.rawG,
+                dry,
+                colour: "white",
+                maxC: toC,
+                minutes: 0,
+                blendedS: 0,
+              },
+            ],
+          }
+        : { pureeDry: dry }),
+    });
+  }
+  return c;
+}
+
+/** The carriers of a product, per 100 g of it. */
+export const per100 = (c: Carriers, massG: number): Carriers => scaleCarriers(c, massG > 0 ? 100 / massG : 0);
