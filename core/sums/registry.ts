@@ -25,6 +25,7 @@ import {
 import { boilingPointSum, density } from "./liquid-sums";
 import { potFit } from "./pot-fit-sum";
 import { problemsOf } from "./problems";
+import { scale } from "./scale-sum";
 import { blenderLoadsSum, dryToSum, pureeMeringue, pureeYield, setCustard } from "./puree-sums";
 import { reduce } from "./reduce-sums";
 import {
@@ -108,6 +109,7 @@ export const SUMS: readonly AnySum[] = [
   aciditySum,
   balance,
   round,
+  scale,
 ];
 
 const BY_NAME = new Map(SUMS.map(sum => [sum.name, sum]));

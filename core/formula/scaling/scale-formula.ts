@@ -6,6 +6,7 @@ import type { Kitchen } from "../kitchen";
 import { displacedIn } from "../steps/shared";
 import { type StateAfterStep, type Walk, walk } from "../walk";
 import { WalkCache } from "../walk-cache";
+import { bindAgain } from "./bind-again";
 import { keepProportions, keepTime } from "./fit";
 import { multiply } from "./multiply";
 import { report } from "./report";
@@ -58,7 +59,8 @@ export function scaleFormula(
       if (fitted.problems.every(p => SPLITS.has(p.code)) && batches < MOST_BATCHES) continue;
       return fitted;
     }
-    return ok(report({ kitchen, original, factor: factor.value, batches, fitted: fitted.value, warnings }));
+    const bound = bindAgain(fitted.value, original, kitchen);
+    return ok(report({ kitchen, original, factor: factor.value, batches, fitted: bound, warnings }));
   }
   return refuse({
     code: "NOTHING_FITS",

@@ -9,8 +9,13 @@ import {
   priceForShare,
   scaleEvaporation,
   scaleFormula,
+  walk,
 } from "..";
+import { DEMO_FORMULAS } from "../../../demo/formulas";
 import { DEMO_KITCHEN } from "../../../demo/kitchen";
+import { NOMINAL_FACTS } from "../../facts";
+import { bodyOf, thickenTo } from "../../texture";
+import { sauceOf } from "../../texture/testing";
 
 const area = (diameterMm: number) => (Math.PI * diameterMm ** 2) / 4;
 
@@ -97,5 +102,39 @@ describe("scaling a formula of the kitchen", () => {
   test("a factor nobody cooks is refused", () => {
     const refused = scaleFormula(document, kitchen, { by: "factor", factor: 0.001 });
     expect(!refused.ok && refused.problems[0]?.code).toBe("OUT_OF_RANGE");
+  });
+});
+
+describe("thickener is recomputed (06-G, step 3)", () => {
+  test("G-3 base 48.05; in the new pot 605.0 g flour, in the same proportions 613.8 g", () => {
+    const base = sauceOf(
+      { "white stock": 3000, butter: 150 },
+      { starches: [{ id: "flour", massG: 150, minutes: 30 }], steamG: 600 },
+    );
+    const wanted = valueOf(bodyOf(base, 60, NOMINAL_FACTS)).thickness;
+    expect(wanted).toBeCloseTo(48.05, 1);
+    const flour = (stockG: number, steamG: number, minutes: number) =>
+      valueOf(
+        thickenTo(
+          sauceOf({ "white stock": stockG }, { steamG }),
+          { dose: { id: "flour", minutes }, form: "roux" },
+          wanted,
+          60,
+          NOMINAL_FACTS,
+        ),
+      ).thickenerG;
+    expect(Math.abs(flour(10_844.2, 1244.2, 30) - 605)).toBeLessThan(0.3);
+    expect(Math.abs(flour(12_000, 2400, 57.87) - 613.8)).toBeLessThan(0.3);
+  });
+  test("C172, C175 a gravy at six times: the flour ends at the body it had, and says so where it differs", () => {
+    const gravy = DEMO_FORMULAS["buckwheat-brown-gravy"];
+    if (!gravy) throw new Error("The demo gravy is gone.");
+    const kitchen = openKitchen(DEMO_KITCHEN);
+    const before = walk(gravy, kitchen).states.at(-1)?.body?.thickness ?? 0;
+    for (const policy of ["keep time", "keep proportions"] as const) {
+      const scaled = valueOf(scaleFormula(gravy, kitchen, { by: "factor", factor: 4 }, policy));
+      const after = walk(scaled.document, kitchen).states.at(-1)?.body?.thickness ?? 0;
+      expect(Math.abs(after - before)).toBeLessThan(1);
+    }
   });
 });
