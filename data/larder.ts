@@ -1,8 +1,18 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
-import { type Ingredient, ingredientSchema } from "../core/larder";
+import { type Ingredient, REFERENCE_BY_ID, ingredientSchema } from "../core/larder";
 import { recordAudit } from "./audit";
 import type { Database, Queries } from "./connection";
 import { ingredient, ingredientPrice } from "./schema";
+
+/**
+ * An ingredient as it was stored. What was entered before starch, yolk and milk were told apart takes that from the
+ * reference entry it was made from.
+ */
+function readIngredient(document: unknown): Ingredient {
+  const stored = ingredientSchema.parse(document);
+  const carries = stored.carries ?? REFERENCE_BY_ID.get(stored.id)?.carries;
+  return carries ? { ...stored, carries } : stored;
+}
 
 /** Whose change it is, and when. */
 export interface Change {
@@ -38,7 +48,7 @@ export async function findStoredIngredient(
     .where(and(eq(ingredient.kitchenId, kitchenId), eq(ingredient.id, id)));
   if (!row) return null;
   const [price] = await priceHistory(db, kitchenId, id);
-  return { ingredient: withPrice(ingredientSchema.parse(row.document), price), rowVersion: row.rowVersion };
+  return { ingredient: withPrice(readIngredient(row.document), price), rowVersion: row.rowVersion };
 }
 
 /** Prices of an ingredient, the latest first. */
@@ -74,7 +84,7 @@ export async function loadLarder(db: Queries, kitchenId: string): Promise<Ingred
       .orderBy(asc(ingredientPrice.since)),
   ]);
   const latest = new Map(prices.map(price => [price.ingredientId, price]));
-  return rows.map(row => withPrice(ingredientSchema.parse(row.document), latest.get(row.id)));
+  return rows.map(row => withPrice(readIngredient(row.document), latest.get(row.id)));
 }
 
 /** What is kept of an ingredient: everything but its price, which has a history of its own. */

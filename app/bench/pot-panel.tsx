@@ -12,9 +12,11 @@ import { memo } from "react";
 import { ALLERGENS } from "~/core/larder";
 import { dissolvedPct } from "~/core/pot";
 import { printKilograms, printLength, printNumber, g } from "~/core/quantity";
+import { bandOf } from "~/core/texture";
 import { type Vessel, geometryOfVessel } from "~/core/vessel";
 import { bandText } from "../text/format";
 import { Ask } from "../ui/ask";
+import { SpoonPicture } from "../ui/body-scale";
 import { type GhostLevel, PotSection, snugHeight } from "../ui/pot-section";
 
 /** Fat on top is a little lighter than water, g/ml. */
@@ -133,6 +135,28 @@ export const PotPanel = memo(function PotPanel({ walked, selected, intervals, do
         </>
       ) : (
         <p className="text-faded">The pot is drawn here as soon as a step puts something into one.</p>
+      )}
+      {state?.body && (
+        <div className="mt-4 flex items-center gap-4">
+          <SpoonPicture body={state.body.thickness} width={96} />
+          <p className="text-sm">
+            body{" "}
+            <Ask
+              of={{ ask: "figure", step: index, figure: "body" }}
+              label={`Body ${printNumber(state.body.thickness)}`}
+              className="font-display text-lg font-semibold"
+            >
+              {printNumber(state.body.thickness)}
+            </Ask>{" "}
+            <span className="text-faded">{bandText(intervals[index]?.figures.body, 1, 0)}</span>,{" "}
+            {bandOf(state.body.thickness).name} at {printNumber(state.body.atC)} °C
+            {state.body.warnings.map(w => (
+              <span key={w.code} className="block text-saffron-ink">
+                ▲ {w.message}
+              </span>
+            ))}
+          </p>
+        </div>
       )}
       <dl className="mt-5 divide-y divide-rule border-y border-rule text-sm">
         <Fact label="Allergens recorded">

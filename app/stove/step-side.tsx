@@ -6,6 +6,7 @@ import type { Person } from "~/data";
 import type { PotNow } from "../range/pot-now";
 import { bandText, clockTime, deviationText, spread } from "../text/format";
 import { TraceChart } from "../ui/trace-chart";
+import { OilPace } from "./oil-pace";
 
 /** Beside the pot: what goes in, how to see the end, what to take care of, and the readings against the forecast. */
 export function StepSide({
@@ -13,6 +14,7 @@ export function StepSide({
   people,
   timeZone,
   onAdd,
+  now,
   ticks,
   onTick,
 }: {
@@ -20,6 +22,7 @@ export function StepSide({
   people: readonly Person[];
   timeZone: string;
   onAdd: (lineId: string) => void;
+  now: number;
   /** Still to be ticked off. */
   ticks: readonly string[];
   onTick: (what: string) => void;
@@ -38,6 +41,14 @@ export function StepSide({
   const measured = progress.readings.filter(r => r.massG !== undefined && r.kind !== "added");
   return (
     <aside aria-label="This step" className="min-w-0 space-y-3 text-base">
+      {progress.step.kind === "emulsify" && progress.foreseen && (
+        <OilPace
+          from={progress.from}
+          foreseen={progress.foreseen}
+          tool={progress.step.tool}
+          sinceS={progress.begunAt === null ? null : (now - progress.begunAt) / 1000}
+        />
+      )}
       {(ticks.length > 0 || progress.ticked.length > 0) && (
         <ul aria-label="To tick off" className="space-y-1.5">
           {ticks.map(what => (

@@ -13,7 +13,9 @@ import { type Sink, SinkProvider, useSink } from "../sums/sink";
 import { CommandProvider, type ScreenCommand, useCommands } from "../ui/commands";
 import { useNow } from "../ui/use-now";
 import { BatchSummary } from "./batch-summary";
+import { openKitchen, servedAtC } from "~/core/formula";
 import { LogPanel, type LogKind } from "./log-panel";
+import { MendSheet } from "./mend-sheet";
 import { MiniPot } from "./mini-pot";
 import { PotLive } from "./pot-live";
 import { StepSide } from "./step-side";
@@ -166,6 +168,7 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
     .join(" · ");
   // A stick and a jug need liquor.
   const dry = pot.nowMm === null && pot.endMm === null;
+  const { facts } = openKitchen(kitchen, {}, live.run.burnerId);
   const liveStep = progress?.status === "live";
   return (
     <main className="night flex min-h-dvh flex-col bg-night text-lamp">
@@ -199,6 +202,7 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
           people={people}
           timeZone={kitchen.timeZone}
           onAdd={lineId => setPanel(`add:${lineId}`)}
+          now={now}
           ticks={ticks}
           onTick={what => stepId && log({ kind: "ticked", stepId, what })}
         />
@@ -218,7 +222,7 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
           onClose={() => setPanel(null)}
         />
       ) : (
-        <footer className="sticky bottom-0 grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(5,minmax(0,1fr))_2fr_auto]">
+        <footer className="sticky bottom-0 grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(6,minmax(0,1fr))_2fr_auto]">
           {(["weigh", "dip", "probe", "jug", "note"] as const).map(kind => (
             <button
               key={kind}
@@ -234,11 +238,17 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
               {kind}
             </button>
           ))}
+          <MendSheet
+            pot={state.pot}
+            servedC={servedAtC(live.document)}
+            facts={facts}
+            className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
+          />
           <button
             type="button"
             onClick={next}
             disabled={ticks.length > 0}
-            className={`${STEP_BUTTON} col-span-4 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
+            className={`${STEP_BUTTON} col-span-3 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
           >
             {ticks.length > 0
               ? "Tick first what stands above"

@@ -94,6 +94,8 @@ export interface FixInput {
 const USUAL = { thickness: 45, saltPct: 0.9, acidPct: 0.25, fatPct: 7 } as const;
 /** What one step of masking may be, per cent. */
 const MASK_SUGAR_PCT = 0.3;
+/** So little over is no fault: a hundredth. */
+const ENOUGH = 1.01;
 /** Fat share of what a spoon skims. Our estimate. */
 const SKIMMED_FAT = 0.9;
 
@@ -277,7 +279,7 @@ export function remediesFor(
       break;
     }
     case "too-salty": {
-      if (now.saltPct <= target.saltPct)
+      if (now.saltPct <= target.saltPct * ENOUGH)
         return refuseAs(
           "target.saltPct",
           target.saltPct,
@@ -317,7 +319,7 @@ export function remediesFor(
       break;
     }
     case "too-sour": {
-      if (now.acidPct <= target.acidPct)
+      if (now.acidPct <= target.acidPct * ENOUGH)
         return refuseAs(
           "target.acidPct",
           target.acidPct,
@@ -415,7 +417,7 @@ export function remediesFor(
       break;
     }
     case "greasy": {
-      if (now.fatPct <= target.fatPct)
+      if (now.fatPct <= target.fatPct * ENOUGH)
         return refuseAs(
           "target.fatPct",
           target.fatPct,

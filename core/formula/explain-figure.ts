@@ -2,6 +2,7 @@ import { BASIS_OF_MARK, type Basis } from "../estimate";
 import type { Composition } from "../larder";
 import { type Pools, liquorMass, massOfPools } from "../pot";
 import { g, printKilograms, printMass, printNumber } from "../quantity";
+import { bandOf } from "../texture";
 import { costOfIngredient } from "./cost";
 import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "./explanation";
 import { FIGURES, type FigureId, eatenOf } from "./figures";
@@ -56,6 +57,7 @@ export function explainFigure(
     state.step,
     state.lines.map(l => l.name),
   );
+  if (asked.figure === "body") return explainBody(asked, title, state);
   const own = RULES[asked.figure];
   return {
     title: `${figure.words} after “${title}”`,
@@ -150,4 +152,52 @@ function inputsOf(
     });
   }
   return inputs;
+}
+
+/** Body taken apart: serum, network, droplets, and what each rests on. */
+function explainBody(
+  asked: Extract<Askable, { ask: "figure" }>,
+  title: string,
+  state: StateAfterStep,
+): Explanation | null {
+  const { body } = state;
+  if (!body) return null;
+  const ours = {
+    basis: "estimate" as const,
+    source: "our estimate, to be sharpened by the house’s own readings",
+  };
+  const inputs: ExplainedInput[] = [];
+  if (body.emulsion)
+    inputs.push(
+      { label: "oil by volume", value: `${printNumber(100 * body.emulsion.fatVolume, 1)} %`, ...ours },
+      { label: "water phase", value: `${printNumber(body.emulsion.waterPhaseMPas, 1)} mPa·s`, ...ours },
+    );
+  if (body.body) {
+    const { perKg, serum, fatVolume, fatFreeG, viscosityMPas } = body.body;
+    inputs.push(
+      {
+        label: "all but the fat",
+        value: printKilograms(g(fatFreeG)),
+        basis: "exact",
+        source: OWN_BOOKS,
+        then: { ask: "mass", step: asked.step },
+      },
+      { label: "gelatin thickens", value: `× ${printNumber(serum.gelatin, 2)}`, ...ours },
+      { label: "what is dissolved thickens", value: `× ${printNumber(serum.dissolved, 2)}`, ...ours },
+      { label: "milk thickens", value: `× ${printNumber(serum.milk, 2)}`, ...ours },
+      { label: "starch, as flour", value: `${printNumber(perKg.starch, 1)} g/kg`, ...ours },
+      { label: "yolk, as flour", value: `${printNumber(perKg.yolk, 1)} g/kg`, ...ours },
+      { label: "purée, as flour", value: `${printNumber(perKg.puree, 1)} g/kg`, ...ours },
+      { label: "fat in drops", value: `${printNumber(100 * fatVolume, 1)} % by volume`, ...ours },
+      { label: "viscosity", value: `${printNumber(viscosityMPas)} mPa·s at 50 1/s`, ...ours },
+    );
+  }
+  return {
+    title: `Body after “${title}”`,
+    value: `${printNumber(body.thickness)}, ${bandOf(body.thickness).name} at ${printNumber(body.atC)} °C`,
+    rule: "Serum × network × drops: what is dissolved thickens the water, swollen starch, yolk and purée stand in it, fat crowds it. Six more is twice as thick.",
+    symbols: "H = 20 · log₁₀ η",
+    inputs,
+    sharpen: "A spoon line, a line plate or the syringe at a known temperature.",
+  };
 }

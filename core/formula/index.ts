@@ -86,3 +86,5 @@ export { type PrepList, prepList } from "./prep-list";
 export { vesselPath } from "./vessel-path";
 export { swapMain } from "./swap-main";
 export { type Achieved, type Backwards, workBackwards } from "./backwards";
+export { type Binding, bindingsFor, withBinding } from "./bindings";
+export { balanceAlong } from "./balance";

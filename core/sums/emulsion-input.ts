@@ -29,8 +29,7 @@ export const emulsionFields = {
   ratePlan: z.number().min(0).max(20).optional().meta({ title: "Oil, times the usual pace" }),
   measuredPH: z.number().optional().meta({ title: "Measured pH" }),
 };
-const emulsionObject = z.strictObject(emulsionFields);
-export type EmulsionFields = z.infer<typeof emulsionObject>;
+export type EmulsionFields = z.infer<z.ZodObject<typeof emulsionFields>>;
 
 const WORDS: readonly (readonly [RegExp, PhaseId])[] = [
   [/yolk/i, "yolk"],

@@ -42,8 +42,9 @@ export const sauceFields = {
   evaporatedG: mass("Boiled off").optional(),
   temperatureC: z.number().min(0).max(100).default(60).meta({ title: "Eaten at, °C" }),
 };
-const sauceObject = z.strictObject(sauceFields);
-export type SauceInput = Omit<z.infer<typeof sauceObject>, "temperatureC"> & { saltPct?: number | undefined };
+export type SauceInput = Omit<z.infer<z.ZodObject<typeof sauceFields>>, "temperatureC"> & {
+  saltPct?: number | undefined;
+};
 
 export const saltField = percent("Salt in it", 10).optional();
 export const minutesField = minutes("Simmered").optional();

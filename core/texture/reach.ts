@@ -53,7 +53,7 @@ function perGram({ dose, form, slurryWaterPerG }: Thickening): SauceState {
     waterG: carrier.water,
     fatG: carrier.fat,
     milkSolidsG: carrier.milkSolids,
-    starches: [{ ...dose, massG: 1 }],
+    starches: [{ ...dose, massG: 1, ...(form === "beurre-manie" && { kneaded: true }) }],
   };
 }
 

@@ -281,6 +281,7 @@ const PASTY_PER_KG = 110;
 const WEAK = 0.5;
 const BROKEN_DOWN = 0.7;
 const RAW_BELOW_MIN = 10;
+const RAW_KNEADED_BELOW_MIN = 3;
 const SERVED_SOON_MIN = 10;
 
 function warningsOf(state: SauceState, body: Body): Warning[] {
@@ -329,7 +330,8 @@ function warningsOf(state: SauceState, body: Body): Warning[] {
         `The ${name} has lost ${printNumber(100 * (1 - kept))} % of its body to ${power.acid < power.cooking ? "acid: put the acid in at the end" : power.shear < power.cooking ? "the blender" : usualMin < SERVED_SOON_MIN ? "long cooking: put it in last and serve soon" : "long cooking"}.`,
       );
     const raw = dose.id === "flour" || dose.id === "wholeflour";
-    if (raw && (dose.colour ?? "white") === "white" && (dose.minutes ?? usualMin) < RAW_BELOW_MIN)
+    const cooked = dose.kneaded ? RAW_KNEADED_BELOW_MIN : RAW_BELOW_MIN;
+    if (raw && (dose.colour ?? "white") === "white" && (dose.minutes ?? usualMin) < cooked)
       add(
         "RAW_FLOUR_TASTE",
         `${printNumber(dose.minutes ?? usualMin)} min leave a raw taste of flour: simmer it 20 min.`,

@@ -21,3 +21,14 @@ export {
   fatPerThickener,
 } from "./forms";
 export { type Swap, swapThickener } from "./swap";
+export {
+  AGAR_SETS_G_PER_L,
+  CHEESE_MOST_C,
+  SAUCE_BUTTER_G_PER_L,
+  SOUP_BUTTER_G_PER_L,
+  beurreManieDose,
+  cheeseWarnings,
+  holdWarnings,
+  leafForSet,
+  soupButter,
+} from "./rules";

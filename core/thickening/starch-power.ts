@@ -15,6 +15,8 @@ export interface StarchDose {
   /** Seconds in a fast blender after it thickened. */
   readonly blendedS?: number;
   readonly pH?: number;
+  /** Kneaded with butter: tastes cooked after three minutes already. */
+  readonly kneaded?: boolean;
   /** Sugar over sugar and water of the sauce, 0–0.65. */
   readonly sugarShare?: number;
 }

@@ -4,17 +4,27 @@ import { Link } from "react-router";
 import type { Kitchen, Walk } from "~/core/formula";
 import type { Formula } from "../use-formula";
 import { AimPanel } from "./aim-panel";
+import { BindingPanel } from "./binding-panel";
 import { CostPanel } from "./cost-panel";
+import { EmulsionPanel } from "./emulsion-panel";
+import { FixPanel } from "./fix-panel";
 import { PrepPanel } from "./prep-panel";
+import { PureePanel } from "./puree-panel";
 import { SaltPanel } from "./salt-panel";
 import { ScalePanel } from "./scale-panel";
+import { TastePanel } from "./taste-panel";
 import { SchoolsPanel } from "./schools-panel";
 
 const PANELS = {
   schools: "Schools",
   scale: "Scale",
   aim: "Aim",
+  binding: "Binding",
+  emulsion: "Emulsion",
+  puree: "Purée",
+  taste: "Taste",
   salt: "Salt",
+  fixes: "Fixes",
   cost: "Cost",
   prep: "Get ready",
 } as const;
@@ -52,6 +62,11 @@ export function Panels({
           {open === "schools" && <SchoolsPanel {...props} />}
           {open === "scale" && <ScalePanel {...props} />}
           {open === "aim" && <AimPanel {...props} />}
+          {open === "binding" && <BindingPanel {...props} />}
+          {open === "emulsion" && <EmulsionPanel {...props} />}
+          {open === "puree" && <PureePanel {...props} />}
+          {open === "taste" && <TastePanel {...props} />}
+          {open === "fixes" && <FixPanel {...props} />}
           {open === "salt" && <SaltPanel {...props} />}
           {open === "cost" && <CostPanel {...props} />}
           {open === "prep" && <PrepPanel {...props} />}

@@ -1,0 +1,46 @@
+import { Dialog } from "radix-ui";
+import { useState } from "react";
+import type { FactValues } from "~/core/facts";
+import { sauceOf } from "~/core/formula";
+import { liquorMass } from "~/core/pot";
+import type { RunState } from "~/core/run";
+import { RemedyCards } from "../ui/remedy-cards";
+
+/** What is in the pot now, and what mends it; opened with one tap from the Stove. */
+export function MendSheet({
+  pot,
+  servedC,
+  facts,
+  className,
+}: {
+  pot: RunState["pot"];
+  servedC: number;
+  facts: FactValues;
+  className: string;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Dialog.Root open={open} onOpenChange={setOpen}>
+      <Dialog.Trigger className={className} disabled={liquorMass(pot) < 1}>
+        mend
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/50" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed inset-x-0 bottom-0 z-50 max-h-[88dvh] overflow-y-auto rounded-t-2xl border-t border-rule bg-enamel p-5 text-ink shadow-2xl sm:p-6"
+        >
+          <div className="mb-4 flex items-center justify-between gap-4">
+            <Dialog.Title className="text-xl">What is wrong with it?</Dialog.Title>
+            <Dialog.Close className="min-h-14 rounded-lg border border-ink px-5 font-semibold">
+              Back to the pot
+            </Dialog.Close>
+          </div>
+          {open && liquorMass(pot) >= 1 && (
+            <RemedyCards state={sauceOf(pot)} temperatureC={servedC} facts={facts} />
+          )}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,146 @@
+import { useState } from "react";
+import type { FactValues } from "~/core/facts";
+import {
+  COMPLAINTS,
+  COMPLAINT_WORDS,
+  type Complaint,
+  type FixTarget,
+  afterOf,
+  remediesFor,
+} from "~/core/fix";
+import { g, printMass, printNumber } from "~/core/quantity";
+import { type SauceState, bandOf } from "~/core/texture";
+import { readWithin } from "./read";
+import { TypedField } from "./typed-field";
+
+/** What may be aimed at for a complaint, and where it begins. */
+const AIMS: Partial<
+  Record<Complaint, { key: keyof FixTarget; label: string; unit: string; start: number; max: number }>
+> = {
+  "too-thin": { key: "thickness", label: "body wanted", unit: "", start: 45, max: 95 },
+  watery: { key: "thickness", label: "body wanted", unit: "", start: 45, max: 95 },
+  "too-thick": { key: "thickness", label: "body wanted", unit: "", start: 40, max: 95 },
+  gluey: { key: "thickness", label: "body wanted", unit: "", start: 70, max: 95 },
+  "too-salty": { key: "saltPct", label: "salt wanted", unit: "%", start: 0.9, max: 10 },
+  "too-sour": { key: "acidPct", label: "acid wanted", unit: "%", start: 0.25, max: 10 },
+  greasy: { key: "fatPct", label: "fat wanted", unit: "%", start: 7, max: 90 },
+  "over-reduced": { key: "saltPct", label: "salt wanted", unit: "%", start: 0.9, max: 10 },
+};
+
+/** A complaint, and what mends it: small cards with grams, the order, and what it does to everything else. */
+export function RemedyCards({
+  state,
+  temperatureC,
+  facts,
+}: {
+  state: SauceState;
+  temperatureC: number;
+  facts: FactValues;
+}) {
+  const [complaint, setComplaint] = useState<Complaint | null>(null);
+  const [aims, setAims] = useState<FixTarget>({});
+  const aim = complaint ? AIMS[complaint] : undefined;
+  const target: FixTarget = aim ? { [aim.key]: aims[aim.key] ?? aim.start } : {};
+  const found = complaint ? remediesFor(complaint, { state, temperatureC, target }, facts) : null;
+  const now = afterOf(state, temperatureC, facts);
+  return (
+    <div className="space-y-4">
+      <div role="group" aria-label="What is wrong" className="flex flex-wrap gap-2">
+        {COMPLAINTS.map(c => (
+          <button
+            key={c}
+            type="button"
+            aria-pressed={complaint === c}
+            onClick={() => setComplaint(complaint === c ? null : c)}
+            className={
+              complaint === c
+                ? "rounded-full border border-ink bg-ink px-3 py-1.5 text-sm font-semibold text-paper"
+                : "rounded-full border border-rule bg-enamel px-3 py-1.5 text-sm hover:border-copper hover:text-copper"
+            }
+          >
+            {COMPLAINT_WORDS[c]}
+          </button>
+        ))}
+      </div>
+      {!complaint && <p className="text-faded">Say what is wrong with it; the cards say what mends it.</p>}
+      {complaint && aim && (
+        <TypedField
+          label={aim.label}
+          shown={`${printNumber(aims[aim.key] ?? aim.start, aim.key === "thickness" ? 0 : 2)} ${aim.unit}`.trim()}
+          read={readWithin(aim.label, aim.unit, 0.01, aim.max)}
+          onRead={value => setAims({ ...aims, [aim.key]: value })}
+          hint={`now ${nowOf(aim.key, now)}`}
+          inputClassName="w-24"
+        />
+      )}
+      {found && !found.ok && (
+        <p role="alert" className="rounded-md bg-saffron-wash p-2 text-sm text-saffron-ink">
+          ▲ {found.problems[0]?.message}
+        </p>
+      )}
+      {found?.ok && (
+        <ul className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
+          {found.value.map(r => (
+            <li key={r.what} className="rounded-xl border border-rule bg-paper p-4">
+              <p className="flex items-baseline justify-between gap-3">
+                <span className="font-display text-lg font-semibold">{r.what}</span>
+                {Math.abs(r.addG) > 0.05 && (
+                  <strong className="font-display text-lg whitespace-nowrap text-copper">
+                    {r.addG < 0 ? "−" : "+"}
+                    {printMass(g(Math.abs(r.addG)))}
+                  </strong>
+                )}
+              </p>
+              <ol className="mt-1 list-inside list-decimal text-sm">
+                {r.order.map(step => (
+                  <li key={step}>{step}</li>
+                ))}
+              </ol>
+              <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3 text-sm">
+                <Change label="in all" before={printMass(g(now.massG))} after={printMass(g(r.after.massG))} />
+                <Change
+                  label="salt"
+                  before={`${printNumber(now.saltPct, 2)} %`}
+                  after={`${printNumber(r.after.saltPct, 2)} %`}
+                />
+                <Change
+                  label="fat"
+                  before={`${printNumber(now.fatPct, 1)} %`}
+                  after={`${printNumber(r.after.fatPct, 1)} %`}
+                />
+                <Change label="body" before={bodyWords(now.thickness)} after={bodyWords(r.after.thickness)} />
+              </dl>
+              {r.besides.length > 0 && <p className="mt-2 text-sm text-faded">{r.besides.join("; ")}.</p>}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+const bodyWords = (h: number | null): string => (h === null ? "–" : `${printNumber(h)}, ${bandOf(h).name}`);
+
+function nowOf(key: keyof FixTarget, now: ReturnType<typeof afterOf>): string {
+  switch (key) {
+    case "thickness":
+      return bodyWords(now.thickness);
+    case "saltPct":
+      return `${printNumber(now.saltPct, 2)} %`;
+    case "acidPct":
+      return `${printNumber(now.acidPct, 2)} %`;
+    case "fatPct":
+      return `${printNumber(now.fatPct, 1)} %`;
+    case "massG":
+      return printMass(g(now.massG));
+  }
+}
+
+function Change({ label, before, after }: { label: string; before: string; after: string }) {
+  return (
+    <>
+      <dt className="text-faded">{label}</dt>
+      <dd>{before === after ? after : `${before} → ${after}`}</dd>
+    </>
+  );
+}
