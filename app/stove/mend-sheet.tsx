@@ -8,17 +8,21 @@ import { RemedyCards } from "../ui/remedy-cards";
 
 /** What is in the pot now, and what mends it; opened with one tap from the Stove. */
 export function MendSheet({
-  pot,
+  pot: here,
+  foreseen,
   servedC,
   facts,
   className,
 }: {
   pot: RunState["pot"];
+  /** What the step at work makes, where nothing stands in the pot yet. */
+  foreseen: RunState["pot"] | undefined;
   servedC: number;
   facts: FactValues;
   className: string;
 }) {
   const [open, setOpen] = useState(false);
+  const pot = liquorMass(here) >= 1 ? here : (foreseen ?? here);
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger className={className} disabled={liquorMass(pot) < 1}>

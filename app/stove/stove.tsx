@@ -240,6 +240,7 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
           ))}
           <MendSheet
             pot={state.pot}
+            foreseen={progress?.foreseen?.pot}
             servedC={servedAtC(live.document)}
             facts={facts}
             className={`${STEP_BUTTON} border-night-rule hover:border-ember`}

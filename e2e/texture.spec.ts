@@ -1,0 +1,128 @@
+import { type Page, expect, test } from "@playwright/test";
+import { allKept, begin, cook, openFormula, plain, signAs } from "./kitchen";
+
+const saved = (page: Page) => expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+const panel = async (page: Page, name: string) => {
+  await page
+    .getByRole("group", { name: "The whole formula" })
+    .getByRole("button", { name, exact: true })
+    .click();
+  return page.getByRole("region", { name, exact: true });
+};
+const type = async (field: ReturnType<Page["getByLabel"]>, text: string) => {
+  await field.fill(text);
+  await field.blur();
+};
+
+test("walnut-oil mayonnaise for 2 kg: the oil is raised until it warns, it splits, and is taken up again", async ({
+  page,
+}) => {
+  await signAs(page, "Noor Adeyi");
+  await openFormula(page, "Walnut-oil mayonnaise");
+  const scale = await panel(page, "Scale");
+  await scale.getByRole("combobox").first().selectOption({ label: "it must give, by weight" });
+  await type(scale.getByRole("textbox").first(), "2 kg");
+  await scale.getByRole("button", { name: "Scale", exact: true }).click();
+  await scale.getByRole("button", { name: "Take this size" }).click();
+  await saved(page);
+
+  const emulsion = await panel(page, "Emulsion");
+  await expect(emulsion.getByText(/risk (low|moderate)/)).toBeVisible();
+  const oil = emulsion.getByLabel("oil", { exact: true });
+  await type(oil, "2400 g");
+  await expect(emulsion.getByText(/risk (high|do not start)/)).toBeVisible();
+  await expect(emulsion.getByText(/too much oil for the water: add \d+ g water/)).toBeVisible();
+  await type(oil, "9000 g");
+  await expect(emulsion.getByRole("alert")).toContainText(/above 90 % no water is left/);
+  await expect(emulsion.getByRole("alert")).toContainText(/take at most/);
+  await type(oil, "1800 g");
+  await expect(emulsion.getByText(/Raw egg/)).toBeVisible();
+
+  await emulsion.getByRole("button", { name: "It has split", exact: true }).click();
+  const rescue = emulsion.getByRole("region", { name: "Rescue" });
+  await expect(rescue).toContainText(/A clean bowl: \d+ g water/);
+  await expect(rescue).toContainText(/broken sauce in/);
+  await expect(rescue).not.toContainText("a new yolk");
+  await emulsion.getByRole("button", { name: "It has split again" }).click();
+  await expect(rescue).toContainText("a new yolk");
+  await emulsion.getByRole("button", { name: "Take this much oil" }).click();
+  await saved(page);
+});
+
+test("velouté at medium thickness: with wheat, and with starch that has none", async ({ page }) => {
+  await signAs(page, "Ilse Varga");
+  await openFormula(page, "Smoked-trout velouté");
+  const binding = await panel(page, "Binding");
+  await expect(binding.getByText(/^body/).first()).toContainText(/nappe|coat/);
+  const wanted = binding.getByRole("slider", { name: "Body wanted" });
+  await wanted.fill("52");
+  await expect(binding.getByText(/wanted/).first()).toBeVisible();
+  const roux = binding.getByRole("row").filter({ hasText: /^Roux/ });
+  await expect(roux).toContainText("brings gluten");
+  await expect(roux).toContainText("wheat flour");
+  const corn = binding.getByRole("row").filter({ hasText: "Corn starch slurry" });
+  await expect(corn).toContainText("no gluten of its own");
+  await expect(corn).not.toContainText("gluten-free");
+  const grams = async (row: typeof roux) => Number(/(\d+) g/.exec(plain(await row.innerText()))?.[1]);
+  expect(await grams(roux)).toBeGreaterThan(1.7 * (await grams(corn)));
+  await corn.getByRole("button").click();
+  await saved(page);
+  await expect(page.getByRole("region", { name: "The line" })).toContainText("Bind with slurry");
+  await expect(binding.getByText(/It stands where it is wanted|loosen with/).first()).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.getByRole("complementary", { name: "The pot" }).getByRole("button", { name: /^Body/ }).click();
+  await expect(page.getByRole("dialog")).toContainText("starch, as flour");
+});
+
+test("salsify purée from 5 kg as bought: what is left, how it sits, and no blade for potato", async ({
+  page,
+}) => {
+  await signAs(page);
+  await openFormula(page, "Salsify purée");
+  const puree = await panel(page, "Purée");
+  await expect(puree.getByLabel("vegetable")).toHaveValue("salsify");
+  await type(puree.getByLabel("as bought"), "5 kg");
+  await expect(puree).toContainText(/trimmed/);
+  expect(plain(await puree.innerText())).toMatch(/trimmed 72 % left\s*3 600 g/);
+  await expect(puree).toContainText(/what makes it stand/);
+  await puree.getByLabel("moistened with").selectOption("cream");
+  await expect(puree).toContainText(/For body 72/);
+  await expect(puree).toContainText(/Hot liquid lifts the lid/);
+  await puree.getByLabel("vegetable").selectOption("potato");
+  await expect(puree).toContainText("no blade");
+  await expect(puree).not.toContainText("Hot liquid lifts the lid");
+});
+
+test("a pan sauce at 1.6 % salt is brought to 1.0 %, on the Bench and at the Stove", async ({ page }) => {
+  await signAs(page);
+  await openFormula(page, "Cider and juniper pan sauce");
+  const aim = await panel(page, "Aim");
+  await type(aim.getByLabel("salt", { exact: true }), "1.6 %");
+  await aim.getByRole("button", { name: "Work backwards" }).click();
+  await aim.getByRole("button", { name: "Take these amounts" }).click();
+  await saved(page);
+  const fixes = await panel(page, "Fixes");
+  await fixes.getByRole("button", { name: "too salty" }).click();
+  await type(fixes.getByLabel("salt wanted"), "1.0 %");
+  const card = fixes.getByRole("listitem").filter({ hasText: "stretch with water" });
+  await expect(card).toContainText(/1[.,]60 % → 1[.,]00 %/);
+  await expect(fixes.getByRole("listitem").filter({ hasText: "exchange a part" })).toContainText(
+    "the amount stays",
+  );
+  await fixes.getByRole("button", { name: "greasy" }).click();
+  await expect(fixes.getByText(/fat|greasy/).first()).toBeVisible();
+
+  const taste = await panel(page, "Taste");
+  await expect(taste).toContainText("half of a dose first");
+  await expect(taste).toContainText("black pepper");
+
+  await cook(page, "Smoked-trout velouté", "3 kg");
+  await begin(page);
+  await allKept(page);
+  await page.getByRole("button", { name: "mend", exact: true }).click();
+  const sheet = page.getByRole("dialog");
+  await sheet.getByRole("button", { name: "lumpy" }).click();
+  await expect(sheet).toContainText("pass it");
+  await sheet.getByRole("button", { name: "Back to the pot" }).click();
+  await expect(page.getByRole("button", { name: /This step is done|It is there/ })).toBeVisible();
+});
