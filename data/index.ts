@@ -19,6 +19,7 @@ export {
   listVersions,
   saveFormula,
 } from "./formulas";
+export { addBodyReading, undoBodyReading } from "./body-readings";
 export { bringInVersion, goOnFrom, keepVersion } from "./versions";
 export {
   type StoredRun,

@@ -9,6 +9,7 @@ import {
   houseSchema,
 } from "../core/house";
 import type { Queries } from "./connection";
+import { listBodyReadings } from "./body-readings";
 import { currentDocuments } from "./formulas";
 import { loadKit } from "./kit";
 import { loadLarder } from "./larder";
@@ -29,12 +30,13 @@ export async function loadKitchen(
 ): Promise<(KitchenData & { demo: boolean }) | null> {
   const [found] = await db.select().from(kitchen).where(eq(kitchen.id, kitchenId));
   if (!found) return null;
-  const [ingredients, kit, formulas] = await Promise.all([
+  const [ingredients, kit, formulas, bodyReadings] = await Promise.all([
     loadLarder(db, kitchenId),
     loadKit(db, kitchenId),
     currentDocuments(db, kitchenId),
+    listBodyReadings(db, kitchenId),
   ]);
-  return { ...found, house: houseOf(found.house), ingredients, ...kit, formulas };
+  return { ...found, bodyReadings, house: houseOf(found.house), ingredients, ...kit, formulas };
 }
 
 function houseOf(stored: unknown): House {

@@ -237,6 +237,31 @@ export const batch = mysqlTable("batch", {
   record: json<BatchRecord>()().notNull(),
 });
 
+/** Kitchen tests of body beside what the sums had said; one taken back stays, and says so. */
+export const bodyReading = mysqlTable(
+  "body_reading",
+  {
+    id: char({ length: 26 }).primaryKey(),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    family: varchar({ length: 40 }).notNull(),
+    formulaId: id().notNull(),
+    formulaName: varchar({ length: 120 }).notNull(),
+    forecast: double().notNull(),
+    test: varchar({ length: 20 }).notNull(),
+    reading: double().notNull(),
+    temperatureC: double().notNull(),
+    measured: double().notNull(),
+    at: instant().notNull(),
+    personId: id()
+      .notNull()
+      .references(() => person.id),
+    undoneAt: instant(),
+  },
+  t => [index("body_reading_by_kitchen").on(t.kitchenId, t.family)],
+);
+
 /** Who changed what, when. */
 export const audit = mysqlTable(
   "audit",

@@ -126,3 +126,24 @@ test("a pan sauce at 1.6 % salt is brought to 1.0 %, on the Bench and at the Sto
   await sheet.getByRole("button", { name: "Back to the pot" }).click();
   await expect(page.getByRole("button", { name: /This step is done|It is there/ })).toBeVisible();
 });
+
+test("three plates read in this kitchen put its veloutés right; one is taken back", async ({ page }) => {
+  await signAs(page, "Tomas Reyhl");
+  await openFormula(page, "Morel cream");
+  const binding = await panel(page, "Binding");
+  const read = binding.getByRole("region", { name: "Read it" });
+  await expect(read).toContainText("Not yet calibrated: 0 of 3");
+  // A reading no plate can give says which test can.
+  await read.getByLabel(/radius/).fill("14");
+  await expect(read).toContainText("Take the syringe");
+  await expect(read.getByRole("button", { name: "Keep this reading" })).toBeDisabled();
+  for (const [n, cm] of ["6.1", "6.0", "6.2"].entries()) {
+    await read.getByLabel(/radius/).fill(cm);
+    await read.getByRole("button", { name: "Keep this reading" }).click();
+    await expect(read.getByRole("listitem")).toHaveCount(n + 1);
+  }
+  await expect(read).toContainText("✓ 3 readings");
+  await expect(read).toContainText(/points thicker/);
+  await read.getByRole("button", { name: "take back" }).first().click();
+  await expect(read).toContainText("Not yet calibrated: 2 of 3");
+});

@@ -110,6 +110,10 @@ export interface PotBody {
   /** 0–100 at `atC`. */
   readonly thickness: number;
   readonly sd: number;
+  /** What the sums say before anything was learned. */
+  readonly forecast: number;
+  /** Readings of this kitchen that put it right; absent while there are too few. */
+  readonly learnedFrom?: number;
   readonly atC: number;
   readonly body: Body | null;
   readonly emulsion: Emulsion | null;
@@ -132,12 +136,28 @@ export function bodyOfPot(pot: PotState, atC: number, facts: FactValues): PotBod
       temperatureC: atC === SERVED_COLD_C ? atC : input.temperatureC,
     });
     if (emulsion.fatVolume > EMULSION_FROM && emulsion.thickness !== null)
-      return { thickness: emulsion.thickness, sd: emulsion.sd, atC, body: null, emulsion, warnings: [] };
+      return {
+        thickness: emulsion.thickness,
+        forecast: emulsion.thickness,
+        sd: emulsion.sd,
+        atC,
+        body: null,
+        emulsion,
+        warnings: [],
+      };
   }
   const body = bodyOf(sauceOf(pot), atC, facts);
   if (!body.ok) return null;
   const { thickness, sd } = body.value;
-  return { thickness, sd, atC, body: body.value, emulsion: null, warnings: body.warnings };
+  return {
+    thickness,
+    forecast: thickness,
+    sd,
+    atC,
+    body: body.value,
+    emulsion: null,
+    warnings: body.warnings,
+  };
 }
 
 const LEAST_G = 1;

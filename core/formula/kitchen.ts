@@ -7,7 +7,9 @@ import { type Celsius, degC, pascals } from "../quantity";
 import { valueOf } from "../result";
 import type { Burner } from "../reduction";
 import { type Vessel, type VesselShape } from "../vessel";
+import type { Calibration } from "../texture";
 import type { FormulaDocument } from "./document";
+import { type BodyReading, learnBody } from "./learned-body";
 
 /** A kitchen as plain data: what the page, the worker and the server pass around. */
 export interface KitchenData {
@@ -29,6 +31,8 @@ export interface KitchenData {
   readonly facts: Partial<Record<FactId, number>>;
   /** Words and rates this house has settled. */
   readonly house: House;
+  /** Kitchen tests of body, beside what the sums had said. */
+  readonly bodyReadings?: readonly BodyReading[];
   /** Formulas other formulas may draw on. */
   readonly formulas: Readonly<Record<string, FormulaDocument>>;
 }
@@ -42,6 +46,8 @@ export interface Kitchen {
   readonly vessels: readonly Vessel[];
   readonly burner: Burner | null;
   readonly ingredientById: ReadonlyMap<string, Ingredient>;
+  /** What the kitchen’s readings teach, by family. */
+  readonly learnedBody: ReadonlyMap<string, Calibration>;
 }
 
 /** A pot whose diameters are a little larger or smaller than the tape said. */
@@ -92,5 +98,6 @@ export function openKitchen(
     vessels,
     burner: data.burners.find(b => b.id === (burnerId ?? data.defaultBurnerId)) ?? data.burners[0] ?? null,
     ingredientById: new Map(data.ingredients.map(i => [i.id, i])),
+    learnedBody: learnBody(data.bodyReadings ?? []),
   };
 }

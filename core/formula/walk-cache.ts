@@ -24,6 +24,7 @@ interface LineSoFar {
   readonly cost: number;
   readonly baseG: number;
   readonly servedC: number;
+  readonly family: string;
 }
 
 interface KnownState {
@@ -87,7 +88,8 @@ export class WalkCache {
       known.from.clockS === from.clockS &&
       known.from.cost === from.cost &&
       known.from.baseG === from.baseG &&
-      known.from.servedC === from.servedC
+      known.from.servedC === from.servedC &&
+      known.from.family === from.family
     )
       return known.state;
     const state = make();

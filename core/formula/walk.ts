@@ -3,6 +3,7 @@ import { EMPTY_POT, type PotState, liquorMass, potMass, volumeAt20 } from "../po
 import { type PotBody, bodyOfPot, servedAtC } from "./body";
 import { costOfIngredient } from "./cost";
 import { doubtsAlong } from "./doubts";
+import { asRead } from "./learned-body";
 import { productMass, productVolume } from "./product";
 import { WalkCache } from "./walk-cache";
 import {
@@ -195,7 +196,7 @@ function pass(
         : undefined;
       if (ingredient) used.set(ingredient.id, ingredient);
     }
-    const from = { clockS: clock, cost, baseG: document.base.massG, servedC };
+    const from = { clockS: clock, cost, baseG: document.base.massG, servedC, family: document.family };
     const outcome = done.value;
     const state = options.cache.state(step.id, outcome, sources, from, () =>
       stateAfter(step, outcome, lines, resolved.warnings, sources, from, kitchen),
@@ -215,7 +216,13 @@ function stateAfter(
   lines: readonly ResolvedLine[],
   warnings: readonly Warning[],
   sources: ReadonlyMap<string, Ingredient>,
-  from: { readonly clockS: number; readonly cost: number; readonly baseG: number; readonly servedC: number },
+  from: {
+    readonly clockS: number;
+    readonly cost: number;
+    readonly baseG: number;
+    readonly servedC: number;
+    readonly family: string;
+  },
   kitchen: Kitchen,
 ): StateAfterStep {
   const { pot, vessel } = done;
@@ -234,7 +241,7 @@ function stateAfter(
     computed: done.computed,
     warnings: warnings.length ? [...warnings, ...done.warnings] : done.warnings,
     course: done.course,
-    body: bodyOfPot(pot, from.servedC, kitchen.facts),
+    body: asRead(bodyOfPot(pot, from.servedC, kitchen.facts), kitchen.learnedBody.get(from.family)),
     cost:
       from.cost + lines.reduce((sum, line) => sum + (costOfIngredient(line.ingredient, line.massG) ?? 0), 0),
     ...(done.mark && { mark: done.mark }),

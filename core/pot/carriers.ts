@@ -63,8 +63,6 @@ const ownOf = (pools: Pools): Pools => ({
 export const carriedPools = (c: Carriers): Pools =>
   sumPools([...c.starches.map(s => s.dry), c.yolkDry, c.milkDry, c.pureeDry]);
 
-export const starchMass = (c: Carriers): number => c.starches.reduce((m, s) => m + s.massG, 0);
-
 const sumOf = <K extends string>(
   a: Readonly<Partial<Record<K, number>>>,
   b: Readonly<Partial<Record<K, number>>>,

@@ -21,16 +21,6 @@ export const ACID_THRESHOLD_G_PER_KG: Readonly<Record<AcidId, number>> = {
 const UMAMI_THRESHOLD = 0.012;
 const SYNERGY = 1218;
 
-/** How sweet a gram is beside sucrose. Textbook values, from memory. */
-export const SWEETNESS = {
-  sucrose: 1,
-  glucose: 0.7,
-  fructose: 1.2,
-  lactose: 0.2,
-  maltose: 0.4,
-  honey: 0.95,
-} as const;
-
 /** What of a sauce can be tasted, per cent by mass. */
 export interface TasteInput {
   readonly saltPct: number;

@@ -5,7 +5,7 @@ import type { Ingredient } from "../larder";
 import { EMPTY_POT, addIngredient } from "../pot";
 import { degC, g } from "../quantity";
 import { type Result, ok, refuse } from "../result";
-import { type Body, type SauceState, bandOf, reducedBy } from "../texture";
+import { type Body, type SauceState, reducedBy } from "../texture";
 import { ROUX_COLOURS, THICKENER_IDS } from "../thickening";
 import { celsius, liquidFields, mass, massAbove0, minutes, percent, volume } from "./fields";
 import { liquidOf, massOfLiquid } from "./inputs";
@@ -124,5 +124,3 @@ const REFERENCE: Omit<Ingredient, "name" | "composition" | "phase"> = {
 /** A body as an answer: 0–100 with its 90 % interval. */
 export const thicknessOf = (body: Pick<Body, "thickness" | "sd">): Estimate =>
   fromSd(body.thickness, body.sd, { min: 0, max: 100 });
-
-export const bandName = (thickness: number): string => bandOf(thickness).name;

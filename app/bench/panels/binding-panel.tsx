@@ -23,6 +23,7 @@ import { SAUCE_BUTTER_G_PER_L, SOUP_BUTTER_G_PER_L, THICKENERS, butterFor } from
 import { BodyScale, SpoonPicture } from "../../ui/body-scale";
 import { Button } from "../../ui/button";
 import type { Formula } from "../use-formula";
+import { BodyReadings } from "./body-readings";
 
 /** Closer than this nobody feels a difference, points. */
 const THERE = 1;
@@ -30,10 +31,12 @@ const THERE = 1;
 /** How thick it is, how thick it shall be, and every way to get there. */
 export function BindingPanel({
   formula,
+  formulaId,
   kitchen,
   walked,
 }: {
   formula: Formula;
+  formulaId: string;
   kitchen: Kitchen;
   walked: Walk;
 }) {
@@ -112,6 +115,12 @@ export function BindingPanel({
       ) : (
         <p className="text-faded">It stands where it is wanted.</p>
       )}
+      <BodyReadings
+        formulaId={formulaId}
+        family={document.family}
+        forecast={body.forecast}
+        kitchen={kitchen}
+      />
       <div className="grid gap-x-10 gap-y-4 border-t border-rule pt-4 text-sm lg:grid-cols-3">
         <div>
           <h3 className="font-semibold">Fat in the roux</h3>

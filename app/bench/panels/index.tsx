@@ -62,7 +62,7 @@ export function Panels({
           {open === "schools" && <SchoolsPanel {...props} />}
           {open === "scale" && <ScalePanel {...props} />}
           {open === "aim" && <AimPanel {...props} />}
-          {open === "binding" && <BindingPanel {...props} />}
+          {open === "binding" && <BindingPanel {...props} formulaId={formulaId} />}
           {open === "emulsion" && <EmulsionPanel {...props} />}
           {open === "puree" && <PureePanel {...props} />}
           {open === "taste" && <TastePanel {...props} />}
