@@ -4,5 +4,5 @@ export const ROW_GRID =
 
 /** Width of the threads, for as many as are chosen. */
 export const threadColumns = (count: number): Record<string, string> => ({
-  "--threads": `repeat(${count}, ${count > 3 ? "4.9rem" : "5.8rem"})`,
+  "--threads": `repeat(${count}, ${count > 3 ? "5.5rem" : "5.8rem"})`,
 });

@@ -21,7 +21,7 @@ export const THREAD_COLOUR: Readonly<Record<FigureId, string>> = {
 
 /** More threads than this leave no room for the words. */
 export const MOST_THREADS = 4;
-const USUAL: readonly FigureId[] = ["mass", "litres", "temperature"];
+const USUAL: readonly FigureId[] = ["mass", "litres", "body", "temperature"];
 const KEY = "hondaro-threads";
 
 const listeners = new Set<() => void>();
