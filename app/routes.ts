@@ -12,7 +12,7 @@ export default [
     route("bench/:formulaId", "bench/bench.tsx"),
     route("bench/:formulaId/other-main", "bench/new/other-main.tsx"),
     route("bench/:formulaId/versions", "bench/versions/versions.tsx"),
-    route("bench/:formulaId/readings", "bench/readings.ts"),
+    route("bench/:formulaId/readings", "api/body-readings.ts"),
     route("book", "book/book.tsx"),
     route("book/:versionId", "book/card.tsx"),
     route("larder", "larder/larder.tsx"),

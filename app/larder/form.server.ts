@@ -4,8 +4,10 @@ import {
   type Composition,
   DIET_FLAGS,
   type Ingredient,
+  NATURES,
   SOLID_KINDS,
   type Source,
+  carriesFor,
   checkIngredient,
   ingredientSchema,
 } from "~/core/larder";
@@ -104,6 +106,9 @@ export function readIngredientForm(form: FormData, before: Ingredient | null): R
       .map(String)
       .filter(x => all.includes(x));
   const solidKind = String(form.get("solidKind") ?? "");
+  // A form that does not ask leaves it as it was.
+  const asked = form.get("nature");
+  const nature = NATURES.find(n => n === asked);
   const raw = {
     ...before,
     id: before?.id ?? idFor(name),
@@ -136,6 +141,7 @@ export function readIngredientForm(form: FormData, before: Ingredient | null): R
     diet: picked("diet", DIET_FLAGS),
     measures,
     boughtStock: form.get("boughtStock") === "yes" ? true : undefined,
+    carries: nature === undefined ? before?.carries : carriesFor(nature, before?.carries),
   };
   const parsed = ingredientSchema.safeParse(raw);
   if (!parsed.success)

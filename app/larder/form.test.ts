@@ -108,3 +108,14 @@ test("a source says its mark once", () => {
   );
   expect(sourceWords({ mark: "measured", text: "measured here" })).toBe("measured here");
 });
+
+test("what it is in a sauce is chosen by word; acids and its place in an emulsion stay", () => {
+  const milk = known("milk");
+  const as = (nature: string) => {
+    const read = readIngredientForm(formOf({ ...valuesOf(milk), nature: [nature] }), milk);
+    return read.ok ? read.value.carries : read.problems;
+  };
+  expect(as("milk")).toEqual(milk.carries);
+  expect(as("arrowroot")).toEqual({ phase: "milk", thickener: "arrowroot" });
+  expect(as("")).toEqual({ phase: "milk" });
+});

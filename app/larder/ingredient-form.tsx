@@ -3,9 +3,13 @@ import {
   COMPOSITION_TOTALS,
   DIET_FLAGS,
   type Ingredient,
+  NATURES,
+  type Nature,
   SOLID_KINDS,
   type Source,
+  natureOf,
 } from "~/core/larder";
+import { THICKENERS, type ThickenerId } from "~/core/thickening";
 import type { Problem } from "~/core/result";
 import { MARK_WORDS } from "./source-words";
 
@@ -37,6 +41,7 @@ export function valuesOf(of: Ingredient | null): Values {
     diet: of.diet,
     measures: [of.measures.map(measureText).join(", ")],
     boughtStock: of.boughtStock ? ["yes"] : [],
+    nature: [natureOf(of.carries)],
     "source.mark": [of.compositionSource.mark],
     "source.text": [of.compositionSource.text],
   };
@@ -56,6 +61,16 @@ const PARTS: readonly (readonly [string, string])[] = [
   ["volatileAcid", "… of it acetic"],
   ["other", "other"],
 ];
+const natureInWords = (nature: Nature): string =>
+  nature === ""
+    ? "dissolves, or nothing"
+    : nature === "milk"
+      ? "milk or cream"
+      : nature === "yolk"
+        ? "egg yolk"
+        : nature === "puree"
+          ? "a purée"
+          : `thickens as ${THICKENERS[nature satisfies ThickenerId].name}`;
 const PHASES = [
   ["liquor", "flows with the liquid"],
   ["solids", "stays in the strainer"],
@@ -97,6 +112,12 @@ export function IngredientForm({ values, problems }: { values: Values; problems:
           label="In the strainer it is"
           value={one("solidKind")}
           options={[["", "nothing"], ...SOLID_KINDS.map(k => [k, k.replaceAll("-", " ")] as const)]}
+        />
+        <Choice
+          name="nature"
+          label="In a sauce it is"
+          value={one("nature")}
+          options={NATURES.map(n => [n, natureInWords(n)] as const)}
         />
         {field("densityGPerMl", "A millilitre weighs", { unit: "g", hint: "only where it is poured" })}
         {field("ediblePct", "Used of what is bought", { unit: "%" })}

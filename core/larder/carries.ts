@@ -22,3 +22,31 @@ export const carriesSchema = z.strictObject({
   acids: z.partialRecord(z.enum(ACID_IDS), z.number().min(0).max(1)).optional(),
 });
 export type Carries = Readonly<z.infer<typeof carriesSchema>>;
+
+/** What an ingredient is in a sauce, as one word to choose: a thickener’s id, milk, yolk, purée, or nothing special. */
+export const NATURES = ["", "milk", "yolk", "puree", ...THICKENER_IDS] as const;
+export type Nature = (typeof NATURES)[number];
+
+export const natureOf = (carries: Carries | undefined): Nature =>
+  carries?.thickener ?? (carries?.yolkPct ? "yolk" : carries?.milk ? "milk" : carries?.puree ? "puree" : "");
+
+/** What a chosen nature carries; its acids and its place in an emulsion stay as they were. */
+export function carriesFor(nature: Nature, before: Carries | undefined): Carries | undefined {
+  if (nature === natureOf(before)) return before;
+  const kept: Carries = {
+    ...(before?.acids && { acids: before.acids }),
+    ...(before?.phase && nature !== "yolk" && { phase: before.phase }),
+  };
+  switch (nature) {
+    case "":
+      return Object.keys(kept).length ? kept : undefined;
+    case "milk":
+      return { ...kept, milk: true };
+    case "yolk":
+      return { ...kept, yolkPct: 100, phase: "yolk" };
+    case "puree":
+      return { ...kept, puree: true };
+    default:
+      return { ...kept, thickener: nature };
+  }
+}

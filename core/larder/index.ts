@@ -1,4 +1,4 @@
-export { type Carries, carriesSchema } from "./carries";
+export { type Carries, NATURES, type Nature, carriesFor, carriesSchema, natureOf } from "./carries";
 export {
   COMPOSITION_TOTALS,
   type Composition,

@@ -32,3 +32,4 @@ export {
 export { type Allocation, type Demand, allocateBase } from "./allocate";
 export { POTATO_DRIES, POTATO_MOST_S, type ToolAdvice, isFloury, toolFor } from "./tools";
 export { type DryTo, dryTo } from "./dry-to";
+export { coldCubes, drainedYet, enrichment, hardestOf, loosenedSolids, sieveOrNot } from "./prep";

@@ -22,3 +22,4 @@ export {
   rebalance,
 } from "./doses";
 export { MOST_SODA_G_PER_KG, SALT_PER_SODA, gramsPerProton, sodaFor } from "./soda";
+export { condimentGlaze, finishOrder } from "./finish";

@@ -5,7 +5,7 @@ import { openKitchen, sauceOf, servedAtC, walk } from "~/core/formula";
 import type { Problem } from "~/core/result";
 import { TEST_IDS, movedTo, readThickness } from "~/core/texture";
 import { addBodyReading, database, findFormula, undoBodyReading } from "~/data";
-import type { Route } from "./+types/readings";
+import type { Route } from "./+types/body-readings";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 
