@@ -51,6 +51,28 @@ test("bench, numbers and sums are accessible", async ({ page }) => {
   await page.keyboard.press("Escape");
 });
 
+test("the sheets of body and balance are accessible, and fit a phone", async ({ page }) => {
+  test.slow();
+  await signAs(page);
+  for (const [formula, sheets] of [
+    ["Smoked-trout velouté", ["Binding", "Purée", "Taste", "Fixes"]],
+    ["Walnut-oil mayonnaise", ["Emulsion"]],
+  ] as const) {
+    await openFormula(page, formula);
+    for (const sheet of sheets) {
+      await page
+        .getByRole("group", { name: "The whole formula" })
+        .getByRole("button", { name: sheet, exact: true })
+        .click();
+      if (sheet === "Fixes") await page.getByRole("button", { name: "lumpy" }).click();
+      await accessible(page, sheet);
+      await page.setViewportSize({ width: 390, height: 800 });
+      await fits(page, sheet);
+      await page.setViewportSize({ width: 1280, height: 800 });
+    }
+  }
+});
+
 test("screens of formulas, larder and kit are accessible", async ({ page }) => {
   test.slow();
   await signAs(page);

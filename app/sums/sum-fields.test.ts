@@ -133,3 +133,52 @@ describe("what cannot be read keeps its place and says why", () => {
     expect(!got.ok && got.problems.map(p => p.field)).toEqual(["volumeMl", "fromC"]);
   });
 });
+
+describe("what is in a sauce, as it is said", () => {
+  test.each([
+    [
+      "thickeners",
+      "thickness-of",
+      "flour 60\ncorn 5 g",
+      [
+        { id: "flour", massG: 60 },
+        { id: "corn", massG: 5 },
+      ],
+    ],
+    [
+      "parts",
+      "emulsion",
+      "yolk 36, wine vinegar 30,5",
+      [
+        { ingredient: "yolk", massG: 36 },
+        { ingredient: "wine vinegar", massG: 30.5 },
+      ],
+    ],
+    ["parts", "mirepoix", "2 1 1", [2, 1, 1]],
+    ["amounts", "round", "101.2 33.3", [101.2, 33.3]],
+    ["target", "fix", "salt 0.9 %", { saltPct: 0.9 }],
+    ["target", "fix", "body 45", { thickness: 45 }],
+    ["perLitre", "liaison", "3 250", { yolks: 3, creamG: 250 }],
+    ["puree", "thickness-of", "50 2", { massG: 50, solidsG: 2 }],
+    ["acids", "balance", "citric 0.08, acetic 0.1", { citric: 0.08, acetic: 0.1 }],
+    [
+      "stillToCome",
+      "salt-to",
+      "40 5\n90 2.5",
+      [
+        { massG: 40, saltPct: 5 },
+        { massG: 90, saltPct: 2.5 },
+      ],
+    ],
+  ])("%s of %s: %s", (name, of, text, value) => {
+    expect(read(name, of, text)).toMatchObject({ ok: true, value });
+  });
+  test.each([
+    ["thickeners", "thickness-of", "flour lots", /flour lots.*such as flour 60/],
+    ["parts", "emulsion", "36 yolk", /such as yolk 36/],
+    ["perLitre", "liaison", "three", /two numbers/],
+  ])("%s of %s: %s is told", (name, of, text, words) => {
+    const got = read(name, of, text);
+    expect(got.ok ? "" : got.problems[0]?.message).toMatch(words);
+  });
+});

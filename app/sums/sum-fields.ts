@@ -19,7 +19,14 @@ const HINTS: Readonly<Record<string, string>> = {
   readings: "one a line: minutes, then the reading",
   items: "one a line: veal-bones 9000",
   vessels: "pots of the kit, with commas; or 320 × 300 mm",
-  parts: "2 1 1",
+  parts: "2 1 1, or one a line: yolk 36",
+  thickeners: "one a line: flour 60",
+  amounts: "with spaces: 101.2 33.3 14.8",
+  stillToCome: "one a line: grams, then its salt in per cent",
+  acids: "citric 0.08, acetic 0.1",
+  puree: "grams, then the solids in it",
+  perLitre: "yolks, then grams of cream",
+  umami: "glutamate, then nucleotides, per cent",
   names: "with commas",
   composition: "water 87, fat 3.5, protein 3.3 …",
   steps: "",
@@ -52,9 +59,24 @@ function kindOf(name: string, schema: unknown): FieldKind {
   if (name === "heat") return "heat";
   if (name === "target") return "target";
   if (
-    ["readings", "items", "vessels", "parts", "names", "composition", "steps", "events", "previous"].includes(
-      name,
-    )
+    [
+      "readings",
+      "items",
+      "vessels",
+      "parts",
+      "names",
+      "composition",
+      "steps",
+      "events",
+      "previous",
+      "thickeners",
+      "amounts",
+      "stillToCome",
+      "acids",
+      "puree",
+      "perLitre",
+      "umami",
+    ].includes(name)
   )
     return "lines";
   const type = innermost(schema);
@@ -162,7 +184,18 @@ function readQuantity(field: SumField, text: string): Result<unknown> {
   return bad(field, text, `${field.label}: “${unit}” is not its unit.`);
 }
 
+/** What a sauce can be aimed at, as it is said: "salt 0.9", "body 45". */
+const AIMS: Readonly<Record<string, string>> = {
+  body: "thickness",
+  salt: "saltPct",
+  acid: "acidPct",
+  fat: "fatPct",
+};
+
 function readTarget(field: SumField, text: string): Result<unknown> {
+  const aim = /^(body|salt|acid|fat)\s*(?:to\s*)?([\d.,]+)\s*%?$/i.exec(text);
+  const key = AIMS[aim?.[1]?.toLowerCase() ?? ""];
+  if (aim?.[2] && key) return ok({ [key]: Number(aim[2].replace(",", ".")) });
   const brix = /^(?:to\s*)?([\d.,]+)\s*°?\s*(?:bx|brix)$/i.exec(text);
   if (brix) return ok({ brix: Number((brix[1] ?? "").replace(",", ".")) });
   return parseReductionTarget(
@@ -216,7 +249,16 @@ function readLines(field: SumField, text: string): Result<unknown> {
     .filter(Boolean);
   const problems: Problem[] = [];
   const numbers = (line: string) => line.split(/[\s,]+/).map(n => Number(n.replace(",", ".")));
-  if (field.name === "composition") return readComposition(field, text);
+  if (field.name === "composition" || field.name === "acids") return readComposition(field, text);
+  const pair = PAIRS[field.name];
+  if (pair) {
+    const [first, second] = numbers(text.trim());
+    if (!Number.isFinite(first) || !Number.isFinite(second))
+      return bad(field, text, `${field.label}: two numbers, ${field.hint ?? ""}.`);
+    return ok({ [pair[0]]: first, [pair[1]]: second });
+  }
+  const word = NAMED[field.name];
+  if (word && /[a-z]/i.test(text)) return readNamed(field, text, word);
   const entries = lines.map((line, i): unknown => {
     const wrong = () =>
       problems.push({
@@ -230,6 +272,11 @@ function readLines(field: SumField, text: string): Result<unknown> {
       if (read.ok) return read.value;
       wrong();
       return null;
+    }
+    if (field.name === "stillToCome") {
+      const [massG, saltPct] = numbers(line);
+      if (!Number.isFinite(massG) || !Number.isFinite(saltPct)) wrong();
+      return { massG, saltPct };
     }
     if (field.name === "vessels") {
       const read = readVessel(field, line);
@@ -246,8 +293,40 @@ function readLines(field: SumField, text: string): Result<unknown> {
     if (values.some(v => !Number.isFinite(v)) || values.length < 2) wrong();
     return values;
   });
-  if (field.name === "parts") return ok(numbers(text));
+  if (field.name === "parts" || field.name === "amounts") return ok(numbers(text));
   if (field.name === "names") return ok(text.split(",").map(n => n.trim()));
+  return problems.length ? refuse(...problems) : ok(entries);
+}
+
+/** Fields of two numbers, and what each of them is. */
+const PAIRS: Readonly<Record<string, readonly [string, string]>> = {
+  puree: ["massG", "solidsG"],
+  perLitre: ["yolks", "creamG"],
+  umami: ["msgPct", "impPct"],
+};
+
+/** Lists of a name and its grams, and what the name is called. */
+const NAMED: Readonly<Record<string, string>> = { thickeners: "id", parts: "ingredient" };
+
+/** "yolk 36, wine vinegar 30": names with their grams, one a line or with commas between. */
+function readNamed(field: SumField, text: string, key: string): Result<unknown> {
+  const problems: Problem[] = [];
+  const entries = text
+    .split(/[\n;]|,(?!\d)/)
+    .map(entry => entry.trim())
+    .filter(Boolean)
+    .map((entry, i) => {
+      const found = /^(.+?)[\s:=]+([\d.,]+)\s*g?$/.exec(entry);
+      const massG = Number((found?.[2] ?? "").replace(",", "."));
+      if (!found?.[1] || !Number.isFinite(massG))
+        problems.push({
+          code: "NOT_UNDERSTOOD",
+          field: field.name,
+          value: entry,
+          message: `${field.label}, ${i + 1}: “${entry}” should be a name and its grams, such as ${key === "id" ? "flour 60" : "yolk 36"}.`,
+        });
+      return { [key]: found?.[1] ?? entry, massG };
+    });
   return problems.length ? refuse(...problems) : ok(entries);
 }
 
