@@ -1,5 +1,5 @@
 import clsx from "clsx";
-import { type ReactNode, startTransition, useId, useState } from "react";
+import { type ReactNode, useId, useState } from "react";
 import type { Result } from "~/core/result";
 
 export interface TypedFieldProps<T> {
@@ -65,8 +65,8 @@ export function TypedField<T>({
             const text = event.currentTarget.value;
             setTyped(text);
             const next = read(text);
-            // What is typed stands at once; what follows from it may take a moment longer, and a newer key overtakes it.
-            if (next.ok) startTransition(() => onRead(next.value));
+            // At once, not in a transition: a cook who leaves the page right after the last key must lose nothing.
+            if (next.ok) onRead(next.value);
           }}
           onBlur={() => {
             if (!problem) setTyped(null);

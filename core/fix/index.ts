@@ -1,12 +1,3 @@
-export {
-  type After,
-  COMPLAINTS,
-  COMPLAINT_WORDS,
-  type Complaint,
-  type FixInput,
-  type FixTarget,
-  type Remedy,
-  acidPctOf,
-  afterOf,
-  remediesFor,
-} from "./remedies";
+export { COMPLAINTS, COMPLAINT_WORDS, type Complaint } from "./complaint";
+export { remediesFor } from "./remedies";
+export { type After, type FixInput, type FixTarget, type Remedy, acidPctOf, afterOf } from "./remedy";

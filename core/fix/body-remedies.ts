@@ -1,0 +1,113 @@
+import { printNumber } from "../quantity";
+import { fatPctOf, loosenTo, looseningWith, saltPctOf, thickenTo } from "../texture";
+import type { Complaint } from "./complaint";
+import { type Mend, type Mending, said, unreachable } from "./mending";
+
+/** Thicker: a slurry, beurre manié, or off with water. */
+function bind({ state, temperatureC, facts, target, add }: Mending) {
+  const to = target.thickness;
+  const slurry = thickenTo(
+    state,
+    { dose: { id: "corn", minutes: 2 }, form: "slurry" },
+    to,
+    temperatureC,
+    facts,
+  );
+  if (slurry.ok && slurry.value.thickenerG > 0)
+    add(
+      "corn starch slurry",
+      slurry.value.thickenerG + slurry.value.waterG,
+      slurry.value.state,
+      [
+        `${said(slurry.value.thickenerG)} starch in ${said(slurry.value.waterG)} cold water`,
+        "back to the boil, one minute, out",
+      ],
+      ["half clear; weeps when thawed; no wheat in it"],
+    );
+  const manie = thickenTo(
+    state,
+    { dose: { id: "flour", minutes: 5 }, form: "beurre-manie" },
+    to,
+    temperatureC,
+    facts,
+  );
+  if (manie.ok && manie.value.thickenerG > 0)
+    add(
+      "beurre manié",
+      manie.value.thickenerG + manie.value.fatG,
+      manie.value.state,
+      [
+        `${said(manie.value.thickenerG)} flour kneaded with ${said(manie.value.fatG)} butter`,
+        "by pieces, whisked, 5 min simmering",
+      ],
+      ["brings gluten and milk; opaque"],
+    );
+  const down = loosenTo(state, looseningWith("water"), to, temperatureC, facts);
+  if (down.ok && down.value.evaporateG > 0)
+    add(
+      "boil it down",
+      -down.value.evaporateG,
+      down.value.state,
+      [`${said(down.value.evaporateG)} must go as steam`, "taste the salt before you go on"],
+      [`salt rises to ${printNumber(saltPctOf(down.value.state), 2)} %`, "nothing is brought in"],
+    );
+}
+
+const tooThin: Mend = mending => {
+  const { now, target } = mending;
+  if ((now.thickness ?? 0) >= target.thickness)
+    return unreachable(
+      "complaint",
+      now.thickness ?? 0,
+      target.thickness,
+      `It has body ${printNumber(now.thickness ?? 0)} already, not less than the ${printNumber(target.thickness)} wanted.`,
+    );
+  bind(mending);
+  return undefined;
+};
+
+const tooThick: Mend = ({ state, temperatureC, facts, now, target, add }) => {
+  if ((now.thickness ?? 0) <= target.thickness)
+    return unreachable(
+      "complaint",
+      now.thickness ?? 0,
+      target.thickness,
+      `It has body ${printNumber(now.thickness ?? 0)}, not more than the ${printNumber(target.thickness)} wanted.`,
+    );
+  for (const name of ["stock", "water", "cream"] as const) {
+    const found = loosenTo(state, looseningWith(name), target.thickness, temperatureC, facts);
+    if (!found.ok) continue;
+    add(
+      name === "stock" ? "unsalted stock" : name === "cream" ? "cream, unreduced" : "water",
+      found.value.addG,
+      found.value.state,
+      [`${said(found.value.addG)}, hot, a third at a time`, "then salt and acid again"],
+      [
+        `salt falls to ${printNumber(saltPctOf(found.value.state), 2)} %`,
+        ...(name === "cream"
+          ? [`fat rises to ${printNumber(fatPctOf(found.value.state), 1)} %; brings milk`]
+          : []),
+      ],
+    );
+  }
+  return undefined;
+};
+
+const gluey: Mend = mending => {
+  const problem = tooThick(mending);
+  if (problem) return problem;
+  mending.nothing(
+    "fold, do not beat",
+    ["mill or spatula only from here on"],
+    ["what the blade has broken does not come back"],
+  );
+  return undefined;
+};
+
+/** Remedies for what is wrong with the body. */
+export const BODY_REMEDIES = {
+  "too-thin": tooThin,
+  watery: tooThin,
+  "too-thick": tooThick,
+  gluey,
+} satisfies Partial<Record<Complaint, Mend>>;

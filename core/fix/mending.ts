@@ -1,0 +1,69 @@
+import type { FactValues } from "../facts";
+import { g, printMass } from "../quantity";
+import type { Problem } from "../result";
+import type { SauceState } from "../texture";
+import { type After, type FixInput, type FixTarget, type Remedy, afterOf } from "./remedy";
+
+/** Where a sauce should be when nobody says: common practice, no source. */
+export const USUAL = { thickness: 45, saltPct: 0.9, acidPct: 0.25, fatPct: 7 } as const;
+/** What one step of masking may be, per cent. */
+export const MASK_SUGAR_PCT = 0.3;
+/** So little over is no fault: a hundredth. */
+export const ENOUGH = 1.01;
+
+/** One sauce being mended: what it is, where it should be, and the remedies found so far. */
+export interface Mending {
+  readonly state: SauceState;
+  readonly temperatureC: number;
+  readonly facts: FactValues;
+  readonly now: After;
+  readonly target: Readonly<Record<keyof typeof USUAL, number>>;
+  /** As the cook gave it: what was not said is not there. */
+  readonly asked: FixTarget;
+  /** A remedy that makes `next` of the sauce. */
+  readonly add: (
+    what: string,
+    addG: number,
+    next: SauceState,
+    order: readonly string[],
+    besides: readonly string[],
+  ) => void;
+  /** A remedy of the hand: nothing by weight. */
+  readonly nothing: (what: string, order: readonly string[], besides: readonly string[]) => void;
+  readonly found: readonly Remedy[];
+}
+
+/** Finds the remedies of one complaint, or says that the sauce is not what it is accused of. */
+export type Mend = (mending: Mending) => Problem | undefined;
+
+export function mendingOf(
+  { state, temperatureC, target: asked }: FixInput,
+  target: Mending["target"],
+  facts: FactValues,
+): Mending {
+  const found: Remedy[] = [];
+  const add: Mending["add"] = (what, addG, next, order, besides) =>
+    found.push({ what, addG, order, after: afterOf(next, temperatureC, facts), besides });
+  return {
+    state,
+    temperatureC,
+    facts,
+    now: afterOf(state, temperatureC, facts),
+    target,
+    asked,
+    add,
+    nothing: (what, order, besides) => add(what, 0, state, order, besides),
+    found,
+  };
+}
+
+export const unreachable = (field: string, value: number, allowed: number, message: string): Problem => ({
+  code: "UNREACHABLE",
+  field,
+  value,
+  allowed,
+  message,
+});
+
+/** A mass as it stands in a sentence. */
+export const said = (x: number): string => printMass(g(x));
