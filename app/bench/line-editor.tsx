@@ -53,7 +53,7 @@ export function LinesEditor({
   state: StateAfterStep | undefined;
 }) {
   return (
-    <div>
+    <div className="@container">
       <ul className="space-y-2">
         {step.lines.map(line => (
           <LineRow key={line.id} line={line} step={step} formula={formula} kitchen={kitchen} state={state} />
@@ -92,7 +92,7 @@ function LineRow({
   const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
   const volume = amount && density ? volumeOf(amount.massG, density) : null;
   return (
-    <li className="grid grid-cols-[minmax(6rem,1fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-3 gap-y-1 sm:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_3.75rem_auto]">
+    <li className="grid grid-cols-[minmax(5rem,1fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-2 gap-y-1 @min-[31rem]:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_auto] @min-[31rem]:gap-x-3">
       <IngredientField
         of={line.of}
         kitchen={kitchen}
@@ -126,25 +126,28 @@ function LineRow({
         }
         inputClassName="w-full"
       />
-      <label className="pt-1 text-sm text-faded">
-        <span className="sr-only">How sure</span>
-        <select
-          value={line.certainty}
-          onChange={event =>
-            formula.edit(d => updateLine(d, line.id, { certainty: event.currentTarget.value as Certainty }))
-          }
-          className="rounded-md border border-rule bg-enamel px-1 py-1 text-ink"
-        >
-          {Object.entries(CERTAINTY_WORDS).map(([key, words]) => (
-            <option key={key} value={key}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </label>
-      <span className="hidden pt-1 text-right text-sm font-semibold sm:block">
-        {amount && printMass(amount.massG)}
-      </span>
+      {/* Where the threads leave little room, the mass stands under how sure it is. */}
+      <div className="flex flex-col items-end @min-[31rem]:flex-row @min-[31rem]:items-start @min-[31rem]:gap-3">
+        <label className="pt-1 text-sm text-faded">
+          <span className="sr-only">How sure</span>
+          <select
+            value={line.certainty}
+            onChange={event =>
+              formula.edit(d => updateLine(d, line.id, { certainty: event.currentTarget.value as Certainty }))
+            }
+            className="rounded-md border border-rule bg-enamel px-1 py-1 text-ink"
+          >
+            {Object.entries(CERTAINTY_WORDS).map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        <span className="min-w-15 pt-1 text-right text-sm font-semibold">
+          {amount && printMass(amount.massG)}
+        </span>
+      </div>
       <button
         type="button"
         className="mt-0.5 rounded-md p-1.5 text-faded hover:text-beet"
