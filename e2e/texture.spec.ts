@@ -37,6 +37,9 @@ test("walnut-oil mayonnaise for 2 kg: the oil is raised until it warns, it split
   await expect(emulsion.getByRole("alert")).toContainText(/take at most/);
   await type(oil, "1800 g");
   await expect(emulsion.getByText(/Raw egg/)).toBeVisible();
+  const blend = emulsion.getByRole("group", { name: "Taste of the oil" });
+  await type(blend.getByLabel("as a blend, neutral"), "85 %");
+  expect(plain(await blend.innerText())).toMatch(/1 ?530 g neutral, 270 g with taste/);
 
   await emulsion.getByRole("button", { name: "It has split", exact: true }).click();
   const rescue = emulsion.getByRole("region", { name: "Rescue" });
@@ -109,12 +112,19 @@ test("a pan sauce at 1.6 % salt is brought to 1.0 %, on the Bench and at the Sto
   await expect(fixes.getByRole("listitem").filter({ hasText: "exchange a part" })).toContainText(
     "the amount stays",
   );
+  await fixes.getByRole("button", { name: "bitter" }).click();
+  const cream = fixes.getByRole("listitem").filter({ hasText: "a little cream or butter" });
+  await expect(cream).toContainText(/Costs 0[.,]\d\d EUR · brings milk/);
   await fixes.getByRole("button", { name: "greasy" }).click();
   await expect(fixes.getByText(/fat|greasy/).first()).toBeVisible();
 
   const taste = await panel(page, "Taste");
   await expect(taste).toContainText("half of a dose first");
   await expect(taste).toContainText("black pepper");
+  const glaze = taste.getByRole("group", { name: "A salty condiment, boiled down" });
+  await expect(glaze).toContainText(/▲ 10[.,]6 % salt: 1[.,]27 g in one serving/);
+  await type(glaze.getByLabel("down to"), "900 g");
+  await expect(glaze.getByRole("alert")).toContainText(/240/);
 
   await cook(page, "Smoked-trout velouté", "3 kg");
   await begin(page);

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { FactValues } from "~/core/facts";
 import { sauceOf } from "~/core/formula";
 import { liquorMass } from "~/core/pot";
+import type { Ingredient } from "~/core/larder";
 import type { RunState } from "~/core/run";
 import { RemedyCards } from "../ui/remedy-cards";
 
@@ -12,6 +13,7 @@ export function MendSheet({
   foreseen,
   servedC,
   facts,
+  ingredients,
   className,
 }: {
   pot: RunState["pot"];
@@ -19,6 +21,7 @@ export function MendSheet({
   foreseen: RunState["pot"] | undefined;
   servedC: number;
   facts: FactValues;
+  ingredients: readonly Ingredient[];
   className: string;
 }) {
   const [open, setOpen] = useState(false);
@@ -41,7 +44,12 @@ export function MendSheet({
             </Dialog.Close>
           </div>
           {open && liquorMass(pot) >= 1 && (
-            <RemedyCards state={sauceOf(pot)} temperatureC={servedC} facts={facts} />
+            <RemedyCards
+              state={sauceOf(pot)}
+              temperatureC={servedC}
+              facts={facts}
+              ingredients={ingredients}
+            />
           )}
         </Dialog.Content>
       </Dialog.Portal>

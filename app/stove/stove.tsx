@@ -243,6 +243,7 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
             foreseen={progress?.foreseen?.pot}
             servedC={servedAtC(live.document)}
             facts={facts}
+            ingredients={kitchen.ingredients}
             className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
           />
           <button

@@ -8,6 +8,8 @@ import {
   afterOf,
   remediesFor,
 } from "~/core/fix";
+import { broughtBy } from "~/core/formula";
+import { ALLERGENS, type Ingredient } from "~/core/larder";
 import { g, printMass, printNumber } from "~/core/quantity";
 import { type SauceState, bandOf } from "~/core/texture";
 import { readWithin } from "./read";
@@ -32,10 +34,13 @@ export function RemedyCards({
   state,
   temperatureC,
   facts,
+  ingredients,
 }: {
   state: SauceState;
   temperatureC: number;
   facts: FactValues;
+  /** What the kitchen knows of prices and allergens. */
+  ingredients: readonly Ingredient[];
 }) {
   const [complaint, setComplaint] = useState<Complaint | null>(null);
   const [aims, setAims] = useState<FixTarget>({});
@@ -110,12 +115,38 @@ export function RemedyCards({
                 />
                 <Change label="body" before={bodyWords(now.thickness)} after={bodyWords(r.after.thickness)} />
               </dl>
+              <Brings brings={r.brings} ingredients={ingredients} />
               {r.besides.length > 0 && <p className="mt-2 text-sm text-faded">{r.besides.join("; ")}.</p>}
             </li>
           ))}
         </ul>
       )}
     </div>
+  );
+}
+
+/** What the additions cost, and the allergens that come with them. */
+function Brings({
+  brings,
+  ingredients,
+}: {
+  brings: Readonly<Record<string, number>>;
+  ingredients: readonly Ingredient[];
+}) {
+  if (Object.keys(brings).length === 0) return null;
+  const { cost, allergens, unrecorded } = broughtBy(brings, ingredients);
+  const currency = ingredients.find(i => i.price)?.price?.currency ?? "";
+  return (
+    <p className="mt-2 text-sm">
+      {cost === null ? "No price entered" : `Costs ${printNumber(cost, 2)} ${currency}`}
+      {allergens.length > 0 && (
+        <>
+          {" · brings "}
+          <strong>{allergens.map(id => ALLERGENS[id]).join(", ")}</strong>
+        </>
+      )}
+      {unrecorded.length > 0 && ` · allergens of ${unrecorded.join(", ")} not recorded`}
+    </p>
   );
 }
 

@@ -42,4 +42,4 @@ export { type Rescue, loosenEmulsion, rescueBroken, thickenEmulsion } from "./re
 export { TEMPORARY_UM, separatesAfterS } from "./separation";
 export { type StandardCheck, checkStandards } from "./standards";
 export { BUILD_KINDS, type BuildKind, type Built, buildEmulsion } from "./build";
-export { BITTER_FROM_PCT, oilBlend } from "./oil-blend";
+export { BITTER_FROM_PCT, flavouredPct, oilBlend } from "./oil-blend";

@@ -1,7 +1,7 @@
 import { printNumber } from "../quantity";
 import { fatPctOf, loosenTo, looseningWith, saltPctOf, thickenTo } from "../texture";
 import type { Complaint } from "./complaint";
-import { type Mend, type Mending, said, unreachable } from "./mending";
+import { type Mend, type Mending, STOCK, said, unreachable } from "./mending";
 
 /** Thicker: a slurry, beurre manié, or off with water. */
 function bind({ state, temperatureC, facts, target, add }: Mending) {
@@ -23,6 +23,7 @@ function bind({ state, temperatureC, facts, target, add }: Mending) {
         "back to the boil, one minute, out",
       ],
       ["half clear; weeps when thawed; no wheat in it"],
+      { "corn-starch": slurry.value.thickenerG },
     );
   const manie = thickenTo(
     state,
@@ -41,6 +42,7 @@ function bind({ state, temperatureC, facts, target, add }: Mending) {
         "by pieces, whisked, 5 min simmering",
       ],
       ["brings gluten and milk; opaque"],
+      { "wheat-flour": manie.value.thickenerG, butter: manie.value.fatG },
     );
   const down = loosenTo(state, looseningWith("water"), to, temperatureC, facts);
   if (down.ok && down.value.evaporateG > 0)
@@ -88,6 +90,7 @@ const tooThick: Mend = ({ state, temperatureC, facts, now, target, add }) => {
           ? [`fat rises to ${printNumber(fatPctOf(found.value.state), 1)} %; brings milk`]
           : []),
       ],
+      name === "stock" ? { [STOCK]: found.value.addG } : name === "cream" ? { cream: found.value.addG } : {},
     );
   }
   return undefined;

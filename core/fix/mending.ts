@@ -11,6 +11,9 @@ export const MASK_SUGAR_PCT = 0.3;
 /** So little over is no fault: a hundredth. */
 export const ENOUGH = 1.01;
 
+/** What a stock to stretch with is reckoned as. */
+export const STOCK = "bought-white-stock";
+
 /** One sauce being mended: what it is, where it should be, and the remedies found so far. */
 export interface Mending {
   readonly state: SauceState;
@@ -27,6 +30,7 @@ export interface Mending {
     next: SauceState,
     order: readonly string[],
     besides: readonly string[],
+    brings?: Remedy["brings"],
   ) => void;
   /** A remedy of the hand: nothing by weight. */
   readonly nothing: (what: string, order: readonly string[], besides: readonly string[]) => void;
@@ -42,8 +46,8 @@ export function mendingOf(
   facts: FactValues,
 ): Mending {
   const found: Remedy[] = [];
-  const add: Mending["add"] = (what, addG, next, order, besides) =>
-    found.push({ what, addG, order, after: afterOf(next, temperatureC, facts), besides });
+  const add: Mending["add"] = (what, addG, next, order, besides, brings = {}) =>
+    found.push({ what, addG, order, after: afterOf(next, temperatureC, facts), besides, brings });
   return {
     state,
     temperatureC,

@@ -147,4 +147,15 @@ describe("every complaint", () => {
         expect(remedy.after.massG).toBeCloseTo(massOfSauce(state) + remedy.addG, 3);
     },
   );
+  property.prop([fc.constantFrom(...COMPLAINTS), fc.double({ min: 0.2, max: 3, noNaN: true })])(
+    "what is brought in is part of what is added, never less than nothing",
+    (complaint, saltPct) => {
+      const r = remediesFor(complaint, { state: velouteAt(saltPct), temperatureC: 60, target: {} }, F);
+      for (const remedy of r.ok ? r.value : []) {
+        const brought = Object.values(remedy.brings);
+        expect(Math.min(0, ...brought)).toBe(0);
+        expect(brought.reduce((m, x) => m + x, 0)).toBeLessThanOrEqual(Math.max(0, remedy.addG) + 1e-6);
+      }
+    },
+  );
 });

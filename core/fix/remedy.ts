@@ -19,8 +19,10 @@ export interface Remedy {
   /** What is done first, second … */
   readonly order: readonly string[];
   readonly after: After;
-  /** What it does besides, what it cannot mend, allergens it brings. */
+  /** What it does besides, and what it cannot mend. */
   readonly besides: readonly string[];
+  /** What goes in, by its id in the larder, g; water is not counted. */
+  readonly brings: Readonly<Record<string, number>>;
 }
 
 export interface FixTarget {

@@ -2,7 +2,7 @@ import { capacityOf } from "../emulsion";
 import { printNumber } from "../quantity";
 import { addSauce, standardLiquid } from "../texture";
 import type { Complaint } from "./complaint";
-import { ENOUGH, type Mend, said, unreachable } from "./mending";
+import { ENOUGH, type Mend, STOCK, said, unreachable } from "./mending";
 
 /** Fat share of what a spoon skims. Our estimate. */
 const SKIMMED_FAT = 0.9;
@@ -35,6 +35,7 @@ const greasy: Mend = ({ state, now, target, add }) => {
     addSauce(state, standardLiquid("water", 1), d),
     [`${said(d)} in`],
     ["weaker and thinner"],
+    { [STOCK]: d },
   );
   const fatG = (m * now.fatPct) / 100;
   const mustardG = fatG / capacityOf([{ id: "mustard", massG: 1 }]);
@@ -44,6 +45,7 @@ const greasy: Mend = ({ state, now, target, add }) => {
     addSauce(state, standardLiquid("water", mustardG)),
     [`${said(mustardG)} mustard, then the stick blender`],
     ["thicker; brings mustard"],
+    { mustard: mustardG },
   );
   return undefined;
 };
@@ -79,6 +81,7 @@ const split: Mend = ({ state, now, add, nothing }) => {
     addSauce(state, standardLiquid("cream", cream)),
     [`${said(cream)} cold cream in a clean pan, boil up`, "the split sauce in by the ladle"],
     ["brings milk"],
+    { cream },
   );
   nothing("blend, then sieve", ["stick blender half a minute, fine sieve"], ["curdled egg stays grainy"]);
   return undefined;

@@ -2,7 +2,7 @@ import { printNumber } from "../quantity";
 import { ACID_THRESHOLD_G_PER_KG, THRESHOLD_G_PER_KG, sodaFor } from "../seasoning";
 import { ACID_IDS, type AcidId, type SauceState, addSauce, saltPctOf, standardLiquid } from "../texture";
 import type { Complaint } from "./complaint";
-import { ENOUGH, MASK_SUGAR_PCT, type Mend, said, unreachable } from "./mending";
+import { ENOUGH, MASK_SUGAR_PCT, type Mend, STOCK, said, unreachable } from "./mending";
 import { afterOf } from "./remedy";
 
 const mainAcid = (s: SauceState): AcidId =>
@@ -53,6 +53,7 @@ const tooSalty: Mend = ({ state, temperatureC, facts, now, target, add }) => {
       next,
       [`${said(d)} in`, ...(again > 3 ? ["bind again: it is thinner now"] : [])],
       [`${printNumber(again)} points of body lost`, "the taste is as much weaker"],
+      name === "stock" ? { [STOCK]: d } : {},
     );
   }
   const q = (m * (now.saltPct - target.saltPct)) / now.saltPct;
@@ -69,6 +70,7 @@ const tooSalty: Mend = ({ state, temperatureC, facts, now, target, add }) => {
     addSauce(state, standardLiquid("sugar", (m * MASK_SUGAR_PCT) / 100)),
     ["one step at most, then taste"],
     ["masking only: the salt stays as it is", "a potato takes only the liquor it soaks up"],
+    { sugar: (m * MASK_SUGAR_PCT) / 100 },
   );
   return undefined;
 };
@@ -99,6 +101,7 @@ const tooSour: Mend = ({ state, now, target, add }) => {
     addSauce(state, standardLiquid("sugar", sugarG)),
     [`${said(sugarG)}, then taste`],
     ["balances, does not take acid away"],
+    { sugar: sugarG },
   );
   const soda = sodaFor(m, now.acidPct, target.acidPct, acid);
   const left = {
@@ -120,6 +123,7 @@ const tooSour: Mend = ({ state, now, target, add }) => {
         : "brings it there",
       "dulls red and green; tastes of soap beyond",
     ],
+    { "baking-soda": soda.allowedG },
   );
   return undefined;
 };
@@ -134,6 +138,7 @@ const tooSweet: Mend = ({ state, now, add }) => {
     addSauce(state, standardLiquid("vinegar", vinegarG)),
     [`${said(vinegarG / 2)}, taste, then the rest`],
     ["thinner by a little"],
+    { "wine-vinegar": vinegarG },
   );
   const d = m * 0.25;
   add(
@@ -142,6 +147,7 @@ const tooSweet: Mend = ({ state, now, add }) => {
     addSauce(state, standardLiquid("white stock", 1), d),
     [`${said(d)} in`],
     ["a fifth less sweet; bind again"],
+    { [STOCK]: d },
   );
   return undefined;
 };
@@ -155,6 +161,7 @@ const bitter: Mend = ({ state, now, target, add }) => {
     addSauce(state, standardLiquid("sugar", sugarG)),
     [`${said(sugarG)}, then taste`],
     ["softens; bitter cannot be taken out"],
+    { sugar: sugarG },
   );
   if (now.saltPct < target.saltPct) {
     const saltG = ((target.saltPct - now.saltPct) * m) / (100 - target.saltPct);
@@ -164,6 +171,7 @@ const bitter: Mend = ({ state, now, target, add }) => {
       addSauce(state, standardLiquid("salt", saltG)),
       [`${said(saltG)}, in two doses`],
       ["salt hides bitter better than sugar"],
+      { salt: saltG },
     );
   }
   const creamG = 0.05 * m;
@@ -173,6 +181,7 @@ const bitter: Mend = ({ state, now, target, add }) => {
     addSauce(state, standardLiquid("cream", creamG)),
     [`${said(creamG)} cream`],
     ["brings milk; paler"],
+    { cream: creamG },
   );
   return undefined;
 };
@@ -193,6 +202,7 @@ const overReduced: Mend = ({ state, now, asked, add }) => {
       addSauce(state, standardLiquid(liquid, 1), d),
       [`${said(d)} in, boil up once`],
       [`salt falls to ${printNumber(saltPctOf(addSauce(state, standardLiquid(liquid, 1), d)), 2)} %`],
+      name === "water" ? {} : { [STOCK]: d },
     );
   return undefined;
 };

@@ -1,3 +1,4 @@
+export { type Brought, broughtBy } from "./brought";
 export {
   type AmountRelation,
   type ByProduct,

@@ -36,6 +36,7 @@ import { Droplets } from "../../ui/droplets";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import type { Formula } from "../use-formula";
+import { OilBlend } from "./oil-blend";
 
 /** Oil in water: how full it is, what threatens it, how the oil goes in, and what takes it up again when it splits. */
 export function EmulsionPanel({ formula, walked }: { formula: Formula; kitchen: Kitchen; walked: Walk }) {
@@ -238,6 +239,12 @@ function OnTheLine({
             </p>
           )}
         </div>
+        {oils.length > 0 && (
+          <OilBlend
+            oils={oils.map(l => ({ name: l.name, massG: (l.massG * oilG) / Math.max(found.oilG, 0.001) }))}
+            blade={tool !== "whisk"}
+          />
+        )}
         <p>
           Make at {window.makeC.join("–")} °C, keep at {window.holdC.join("–")} °C: {window.keeps}.
         </p>

@@ -7,6 +7,11 @@ export function FixPanel({ formula, kitchen, walked }: { formula: Formula; kitch
   const last = walked.states.at(-1);
   if (!last?.body) return <p className="text-faded">There is no sauce to mend yet.</p>;
   return (
-    <RemedyCards state={sauceOf(last.pot)} temperatureC={servedAtC(formula.document)} facts={kitchen.facts} />
+    <RemedyCards
+      state={sauceOf(last.pot)}
+      temperatureC={servedAtC(formula.document)}
+      facts={kitchen.facts}
+      ingredients={kitchen.data.ingredients}
+    />
   );
 }
