@@ -93,15 +93,15 @@ function OnTheLine({
   const plan = oilSchedule(phaseG, oilG, tool);
   const stages = oilStages(phaseG, oilG, tool);
   const oils = state.lines.filter(l => (state.sources.get(l.lineId)?.composition.fat ?? 0) > 90);
+  const onTheLine = oils.reduce((m, l) => m + l.massG, 0);
   const take = () => {
-    const now = oils.reduce((m, l) => m + l.massG, 0);
-    if (!(now > 0)) return;
+    if (!(onTheLine > 0)) return;
     const more = oilG - found.oilG;
     formula.edit(d =>
       oils.reduce(
         (doc, l) =>
           updateLine(doc, l.lineId, {
-            amount: { kind: "fixed", massG: Math.round(10 * (l.massG + (more * l.massG) / now)) / 10 },
+            amount: { kind: "fixed", massG: Math.round(10 * (l.massG + (more * l.massG) / onTheLine)) / 10 },
             typed: undefined,
           } satisfies Partial<Line>),
         d,
@@ -241,7 +241,7 @@ function OnTheLine({
         </div>
         {oils.length > 0 && (
           <OilBlend
-            oils={oils.map(l => ({ name: l.name, massG: (l.massG * oilG) / Math.max(found.oilG, 0.001) }))}
+            oils={oils.map(l => ({ name: l.name, massG: (l.massG * oilG) / Math.max(onTheLine, 0.001) }))}
             blade={tool !== "whisk"}
           />
         )}
