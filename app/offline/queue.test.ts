@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, test } from "vitest";
 import type { RunEvent } from "~/core/run";
-import { deliver, dequeue, enqueue, pendingOf } from "./queue";
+import { deliver, enqueue, forget, keptOf, pendingOf } from "./queue";
 
 const reading = (n: number): RunEvent => ({
   id: `01HZZZZZZZZZZZZZZZZZZZZZZ${n}`,
@@ -14,7 +14,7 @@ const answer = (status: number, body: unknown) => () =>
   Promise.resolve(new Response(JSON.stringify(body), { status }));
 
 beforeEach(async () => {
-  for (const run of ["a", "b"]) await dequeue((await pendingOf(run)).map(e => e.id));
+  for (const run of ["a", "b"]) await forget((await keptOf(run)).map(e => e.id));
 });
 
 describe("readings on their way to the server", () => {
@@ -24,6 +24,28 @@ describe("readings on their way to the server", () => {
     await enqueue("b", reading(3));
     expect((await pendingOf("a")).map(e => e.id.at(-1))).toEqual(["1", "2"]);
     expect(await pendingOf("b")).toHaveLength(1);
+  });
+  test("are jotted down before the queue is open, so that a page left at once loses nothing", async () => {
+    const writing = enqueue("a", reading(1));
+    const jotted = Object.keys(localStorage);
+    expect(jotted).toHaveLength(1);
+    const text = localStorage.getItem(jotted[0] ?? "");
+    await writing;
+    expect(localStorage).toHaveLength(0);
+
+    // What a page leaves behind that was closed between the two.
+    await forget([reading(1).id]);
+    localStorage.setItem(jotted[0] ?? "", text ?? "");
+    expect(await pendingOf("a")).toEqual([reading(1)]);
+    expect(localStorage).toHaveLength(0);
+  });
+  test("stay on the device after delivery until a page has been told them", async () => {
+    await enqueue("a", reading(1));
+    await deliver("a", answer(200, { ok: true, serverNow: 5 }));
+    expect(await pendingOf("a")).toEqual([]);
+    expect(await keptOf("a")).toEqual([reading(1)]);
+    await forget([reading(1).id]);
+    expect(await keptOf("a")).toEqual([]);
   });
   test("leave the queue only when the server has them", async () => {
     await enqueue("a", reading(1));

@@ -1,9 +1,16 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { RunEvent } from "~/core/run";
 
-/** Readings that have not reached the server yet, kept on the device: they survive a reload and a dead network. */
+interface Kept {
+  readonly runId: string;
+  readonly event: RunEvent;
+  /** The server has it, but no page has been told so yet. */
+  readonly delivered?: boolean;
+}
+
+/** Readings kept on the device: they survive a reload and a dead network, and go once a page is told them by the server. */
 interface QueueSchema extends DBSchema {
-  pending: { key: string; value: { runId: string; event: RunEvent }; indexes: { runId: string } };
+  pending: { key: string; value: Kept; indexes: { runId: string } };
 }
 
 let opened: Promise<IDBPDatabase<QueueSchema>> | null = null;
@@ -15,18 +22,63 @@ const queue = (): Promise<IDBPDatabase<QueueSchema>> =>
     },
   }));
 
+/**
+ * A page may be left before the queue has written anything, for it writes in its own time.
+ * What is logged is therefore jotted down at once, and crossed out when the queue has it.
+ */
+const JOTTED = "hondaro.reading.";
+
+function jot(kept: Kept): void {
+  try {
+    localStorage.setItem(JOTTED + kept.event.id, JSON.stringify(kept));
+  } catch {
+    // No room to jot: the queue is written a moment later all the same.
+  }
+}
+
+async function takeUpJotted(): Promise<void> {
+  for (const key of Object.keys(localStorage).filter(k => k.startsWith(JOTTED))) {
+    const text = localStorage.getItem(key);
+    if (text) await (await queue()).put("pending", JSON.parse(text) as Kept);
+    localStorage.removeItem(key);
+  }
+}
+
 export async function enqueue(runId: string, event: RunEvent): Promise<void> {
-  await (await queue()).put("pending", { runId, event });
+  const kept: Kept = { runId, event };
+  jot(kept);
+  await (await queue()).put("pending", kept);
+  localStorage.removeItem(JOTTED + event.id);
 }
 
+/** Every reading of a run on this device, sent or not, in the order it was logged. */
+export async function keptOf(runId: string): Promise<RunEvent[]> {
+  return (await rowsOf(runId)).map(row => row.event);
+}
+
+/** The readings of a run that the server does not have yet. */
 export async function pendingOf(runId: string): Promise<RunEvent[]> {
-  const rows = await (await queue()).getAllFromIndex("pending", "runId", runId);
-  return rows.map(row => row.event).sort((a, b) => (a.id < b.id ? -1 : 1));
+  return (await rowsOf(runId)).filter(row => !row.delivered).map(row => row.event);
 }
 
-export async function dequeue(ids: readonly string[]): Promise<void> {
+async function rowsOf(runId: string): Promise<Kept[]> {
+  await takeUpJotted();
+  const rows = await (await queue()).getAllFromIndex("pending", "runId", runId);
+  return rows.sort((a, b) => (a.event.id < b.event.id ? -1 : 1));
+}
+
+/** The server has told these: the device need not keep them any longer. */
+export async function forget(ids: readonly string[]): Promise<void> {
   const transaction = (await queue()).transaction("pending", "readwrite");
   await Promise.all([...ids.map(id => transaction.store.delete(id)), transaction.done]);
+}
+
+async function markDelivered(runId: string, events: readonly RunEvent[]): Promise<void> {
+  const transaction = (await queue()).transaction("pending", "readwrite");
+  await Promise.all([
+    ...events.map(event => transaction.store.put({ runId, event, delivered: true })),
+    transaction.done,
+  ]);
 }
 
 export type Delivery =
@@ -34,7 +86,7 @@ export type Delivery =
   | { readonly kind: "refused"; readonly message: string }
   | { readonly kind: "unreachable" };
 
-/** Sends what waits for a run. Delivered readings leave the queue; refused ones stay, with the reason. */
+/** Sends what waits for a run. Delivered readings wait no longer; refused ones do, with the reason. */
 export async function deliver(runId: string, send: typeof fetch = fetch): Promise<Delivery> {
   const events = await pendingOf(runId);
   if (!events.length) return { kind: "delivered", serverNow: Date.now() };
@@ -49,7 +101,7 @@ export async function deliver(runId: string, send: typeof fetch = fetch): Promis
     return { kind: "unreachable" };
   }
   if (response.ok) {
-    await dequeue(events.map(e => e.id));
+    await markDelivered(runId, events);
     const { serverNow } = (await response.json()) as { serverNow: number };
     return { kind: "delivered", serverNow };
   }

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { ulid } from "ulid";
 import type { RunEvent, RunPayload } from "~/core/run";
-import { deliver, enqueue, pendingOf } from "../offline/queue";
+import { deliver, enqueue, forget, keptOf, pendingOf } from "../offline/queue";
 
 const TRY_AGAIN_MS = 4000;
 
@@ -33,6 +33,10 @@ export function useRunEvents(
     offset.current = Math.round(serverNow - Date.now());
   }, [serverNow]);
 
+  useEffect(() => {
+    void forget(told.map(event => event.id));
+  }, [told]);
+
   // One delivery at a time; what is logged meanwhile goes with the next.
   const sending = useRef(false);
   const send = useCallback(async () => {
@@ -53,9 +57,8 @@ export function useRunEvents(
   }, [runId]);
 
   useEffect(() => {
-    void pendingOf(runId).then(found => {
+    void keptOf(runId).then(found => {
       setMine(all => merge(all, found));
-      setWaiting(found.length);
       void send();
     });
     const again = () => void send();
