@@ -58,6 +58,16 @@ test("readings survive a reload, a dead server and its restart", async ({ browse
   await page.reload();
   await expect(page.getByText("“the lights went out”")).toBeVisible();
   await expect(page.getByText(/weighed 6.950/)).toBeVisible();
+
+  // The page is gone in the very moment the button is pressed.
+  await page.getByRole("button", { name: "note", exact: true }).click();
+  await page.getByRole("form").getByRole("textbox").fill("knocked off the shelf");
+  await page.getByRole("button", { name: "Log it" }).evaluate(button => {
+    (button as HTMLButtonElement).click();
+    location.reload();
+  });
+  await expect(page.getByText("“knocked off the shelf”")).toBeVisible();
+  await expect(page.getByText("all readings kept")).toBeVisible();
   await page.close();
   await end(server);
 });
