@@ -2,6 +2,7 @@ import type { Mark } from "./estimate";
 import { ALCOHOL_FACTS } from "./alcohol/facts";
 import { COOLING_FACTS } from "./cooling/facts";
 import { STEP_FACTS } from "./formula/steps/facts";
+import { EGG_FACTS } from "./emulsion/facts";
 import { HEAT_FACTS } from "./heat/facts";
 import { POT_FACTS } from "./pot/facts";
 import { REDUCTION_FACTS } from "./reduction/facts";
@@ -37,6 +38,7 @@ export const FACTS = {
   ...COOLING_FACTS,
   ...THICKENING_FACTS,
   ...TEXTURE_FACTS,
+  ...EGG_FACTS,
   ...STEP_FACTS,
 } as const satisfies Record<string, Fact>;
 

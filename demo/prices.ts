@@ -27,7 +27,7 @@ export const DEMO_PRICES: Readonly<Record<string, number>> = {
   "orange-juice": 3.1, "apple-juice": 3.1, "grape-juice": 3.5, "apple": 2.4, "pear": 2.3, "quince": 2.6,
   "raspberries": 2.4, "blackcurrants": 3.2, "lingonberries": 2.4, "cherries": 2.8, "prunes": 2.6, "raisins": 2.4,
   "milk": 1.3, "buttermilk": 1.9, "cream": 5.8, "butter": 9.2, "salted-butter": 9.4, "clarified-butter": 13.5,
-  "egg-yolk": 11, "skimmed-milk": 1.3, "cream-30": 5.4, "cream-18": 5.4, "creme-fraiche": 5.3, "sour-cream": 5.3,
+  "egg-yolk": 11, "pasteurised-yolk": 14, "pasteurised-egg": 6.2, "pasteurised-white": 5.4, "skimmed-milk": 1.3, "cream-30": 5.4, "cream-18": 5.4, "creme-fraiche": 5.3, "sour-cream": 5.3,
   "yogurt": 4.9, "mascarpone": 4.4, "fresh-cheese": 13, "hard-cheese": 18, "parmesan": 15, "blue-cheese": 19,
   "egg": 4.3, "egg-white": 5.6, "coconut-milk": 1.3, "wheat-flour": 0.9, "corn-starch": 2.7, "sunflower-oil": 2.4,
   "olive-oil": 9.8, "walnut-oil": 22, "poultry-fat": 8, "salt": 0.6, "sugar": 1.4, "honey": 11.5, "mustard": 5.4,

@@ -11,7 +11,8 @@ type Writer = (id: string, kitchen: KitchenData) => string;
 const opened = (id: string, kitchen: KitchenData) => {
   const document = kitchen.formulas[id];
   if (!document) throw problemJson(404, "Not found", `There is no formula “${id}” in this kitchen.`);
-  return { document, walked: walk(document, openKitchen(kitchen)) };
+  const open = openKitchen(kitchen);
+  return { document, walked: walk(document, open), facts: open.facts };
 };
 
 const FILES: Readonly<Record<string, { readonly type: string; readonly write: Writer }>> = {
@@ -19,8 +20,8 @@ const FILES: Readonly<Record<string, { readonly type: string; readonly write: Wr
   md: {
     type: "text/markdown",
     write: (id, kitchen) => {
-      const { document, walked } = opened(id, kitchen);
-      return formulaAsMarkdown(document, walked);
+      const { document, walked, facts } = opened(id, kitchen);
+      return formulaAsMarkdown(document, walked, facts);
     },
   },
   csv: {

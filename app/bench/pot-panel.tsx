@@ -7,6 +7,7 @@ import {
   kindOf,
   labelOf,
   misnamed,
+  keepsDays,
 } from "~/core/formula";
 import { memo } from "react";
 import { ALLERGENS } from "~/core/larder";
@@ -14,7 +15,7 @@ import { dissolvedPct } from "~/core/pot";
 import { printKilograms, printLength, printNumber, g } from "~/core/quantity";
 import { bandOf } from "~/core/texture";
 import { type Vessel, geometryOfVessel } from "~/core/vessel";
-import { bandText } from "../text/format";
+import { bandText, daysText } from "../text/format";
 import { Ask } from "../ui/ask";
 import { SpoonPicture } from "../ui/body-scale";
 import { type GhostLevel, PotSection, snugHeight } from "../ui/pot-section";
@@ -68,7 +69,13 @@ export interface PotPanelProps {
 }
 
 /** The pot to scale after the open step; without one, where it stands highest. */
-export const PotPanel = memo(function PotPanel({ walked, selected, intervals, document }: PotPanelProps) {
+export const PotPanel = memo(function PotPanel({
+  walked,
+  selected,
+  intervals,
+  document,
+  kitchen,
+}: PotPanelProps) {
   const open = walked.states.findIndex(state => state.step.id === selected);
   const highest = walked.states.reduce(
     (best, state, i) => ((state.levelMm ?? 0) >= (walked.states[best]?.levelMm ?? 0) ? i : best),
@@ -77,6 +84,7 @@ export const PotPanel = memo(function PotPanel({ walked, selected, intervals, do
   const index = open >= 0 ? open : highest;
   const state = walked.states[index];
   const label = labelOf(walked);
+  const days = keepsDays(document, walked, kitchen.facts);
   const wrongName = misnamed(document, walked);
   return (
     <aside aria-label="The pot" className="border-rule bg-enamel/60 px-4 py-5 sm:px-6 lg:border-l">
@@ -165,9 +173,10 @@ export const PotPanel = memo(function PotPanel({ walked, selected, intervals, do
             : `not known: ${label.notEntered.join(", ")} not entered`}
         </Fact>
         <Fact label="Contains">{label.diet.join(", ") || "nothing flagged"}</Fact>
+        {label.egg && <Fact label="For guests">{label.egg}</Fact>}
         <Fact label="Keeps">
-          {document.storage.days > 0
-            ? `${document.storage.days} days at ${document.storage.keepC} °C, proposed`
+          {days > 0
+            ? `${daysText(days)} at ${document.storage.keepC} °C, proposed`
             : "not: for the day it is made, proposed"}
         </Fact>
       </dl>

@@ -8,6 +8,7 @@ import {
   moveStep,
   removeStep,
   updateStep,
+  cautionsAt,
 } from "~/core/formula";
 import { printKilograms, printLength, printMass, printNumber } from "~/core/quantity";
 import { grossTarget } from "~/core/vessel";
@@ -126,7 +127,7 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             It takes {bandText(interval.durationS, 60, 0)} min; a forecast, not a timer.
           </p>
         )}
-        {kind.cautions(step).map(caution => (
+        {(state ? cautionsAt(state) : kind.cautions(step)).map(caution => (
           <p key={caution} className="rounded-md bg-saffron-wash px-2.5 py-1.5 text-saffron-ink">
             ▲ {caution}
           </p>

@@ -1,4 +1,4 @@
-import { type StateAfterStep, type StepIntervals, kindOf } from "~/core/formula";
+import { type StateAfterStep, type StepIntervals, kindOf, cautionsAt } from "~/core/formula";
 import { type Display, massFor } from "~/core/house";
 import { densityOf } from "~/core/larder";
 import { dissolvedPct } from "~/core/pot";
@@ -70,7 +70,7 @@ export function CardStep({
             </strong>
           )}
         </p>
-        {kind.cautions(state.step).map(caution => (
+        {cautionsAt(state).map(caution => (
           <p key={caution} className="text-sm text-saffron-ink">
             ▲ {caution}
           </p>

@@ -10,6 +10,7 @@ import {
   relationInWords,
   shareLeft,
   walk,
+  keepsDays,
 } from "~/core/formula";
 import { USUAL_DISPLAY, displaySchema, letDown } from "~/core/house";
 import { ALLERGENS } from "~/core/larder";
@@ -18,7 +19,7 @@ import { batchesOf, database, findVersion, saveDisplay } from "~/data";
 import type { Route } from "./+types/card";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
-import { bandText, dayOf, durationBandText } from "../text/format";
+import { bandText, daysText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
 import { readMass } from "../ui/read";
 import { CardStep, Figure, Mark } from "./card-parts";
@@ -72,8 +73,10 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 export default function Card({ loaderData }: Route.ComponentProps) {
   const { kitchen, version, batches, intervals, refusal, asked, display } = loaderData;
   const { document } = version;
-  const walked = walk(document, openKitchen(kitchen));
+  const opened = openKitchen(kitchen);
+  const walked = walk(document, opened);
   const label = labelOf(walked);
+  const days = keepsDays(document, walked, opened.facts);
   const wrongName = misnamed(document, walked);
   const left = shareLeft(walked);
   const last = intervals.at(-1);
@@ -169,6 +172,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
                 ? label.allergens.map(a => ALLERGENS[a]).join(", ") || "none recorded in these ingredients"
                 : `not known: ${label.notEntered.join(", ")} not entered`}
             </p>
+            {label.egg && <p className="font-bold">For guests: {label.egg}</p>}
             {wrongName && <p className="font-bold text-beet">✕ {wrongName}</p>}
             <p className="text-sm text-faded">
               Contains {label.diet.join(", ") || "nothing flagged"}. Cross-contact in the kitchen is not seen
@@ -178,8 +182,8 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           <div>
             <h2 className="text-lg">Keeping</h2>
             <p>
-              {document.storage.days} days at {document.storage.keepC} °C, day of making is day 1 (proposed by
-              class, to be confirmed). {document.storage.words}
+              {daysText(days)} at {document.storage.keepC} °C, day of making is day 1 (proposed by class, to
+              be confirmed). {document.storage.words}
             </p>
             <p className="text-sm text-faded">Follow your local food code.</p>
             {left !== null && (

@@ -1,4 +1,4 @@
-import { type StateAfterStep, kindOf } from "~/core/formula";
+import { type StateAfterStep, kindOf, cautionsAt } from "~/core/formula";
 import { courseOf } from "~/core/formula";
 import { printMass, printNumber } from "~/core/quantity";
 import type { Reading } from "~/core/run";
@@ -119,7 +119,7 @@ export function StepSide({
         </p>
       )}
       {progress.step.remark && <p className="italic">{progress.step.remark}</p>}
-      {kind.cautions(progress.step).map(caution => (
+      {cautionsAt(progress.planned).map(caution => (
         <p key={caution} className="rounded-lg border border-glow/60 px-3 py-2 text-sm text-glow">
           ▲ {caution}
         </p>

@@ -26,6 +26,9 @@ export const betweenTimes = (
 ): string =>
   `${momentOf(ends.earliest, now, timeZone)}–${ends.latest === null ? "nobody knows yet" : momentOf(ends.latest, now, timeZone)}`;
 
+/** "1 day", "3 days". */
+export const daysText = (days: number): string => `${printNumber(days)} ${days === 1 ? "day" : "days"}`;
+
 export interface Band {
   readonly value: number;
   readonly lo: number;

@@ -10,6 +10,7 @@ export {
   type PhasePart,
   TOOLS,
   WINDOWS,
+  kindOfEmulsion,
   massOf,
   withPart,
 } from "./parts";

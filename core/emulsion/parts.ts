@@ -167,3 +167,16 @@ export const WINDOWS: Readonly<Record<EmulsionKind, Window>> = {
   },
   vinaigrette: { hot: false, makeC: [15, 22], holdC: [2, 7], coldC: 5, hotC: 60, keeps: "shake it again" },
 };
+
+/** What an emulsion is, by its fat and what holds it. */
+export function kindOfEmulsion(input: {
+  readonly oilKind: "oil" | "butterfat";
+  readonly parts: readonly PhasePart[];
+}): EmulsionKind {
+  const has = (id: PhaseId) => massOf(input.parts, id) > 0;
+  if (input.oilKind === "butterfat") return has("yolk") ? "hollandaise" : "beurre-blanc";
+  if (has("yolk") || has("whole egg")) return "mayonnaise";
+  if (has("egg white")) return "egg-white";
+  if (has("milk")) return "milk";
+  return "vinaigrette";
+}

@@ -117,13 +117,13 @@ describe("other open formats", () => {
   if (!document) throw new Error("no sauce");
   const walked = walk(document, opened);
   test("Markdown tells every step, line and the label", () => {
-    const text = formulaAsMarkdown(document, walked);
+    const text = formulaAsMarkdown(document, walked, opened.facts);
     expect(text).toMatch(/^# Cider and juniper pan sauce\n/);
     for (const line of walked.states.flatMap(s => s.lines)) expect(text).toContain(line.name);
     expect(text).toContain("Contains: ");
   });
   test("typed words do not become marks", () => {
-    const text = formulaAsMarkdown({ ...document, name: "# *Sauce*" }, walked);
+    const text = formulaAsMarkdown({ ...document, name: "# *Sauce*" }, walked, opened.facts);
     expect(text.split("\n")[0]).toBe("# \\# \\*Sauce\\*");
   });
   test("a schema.org Recipe with its required terms", () => {

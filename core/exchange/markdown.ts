@@ -1,9 +1,19 @@
-import { type FormulaDocument, type Walk, kindOf, labelOf, namesIn, relationInWords } from "../formula";
+import type { FactValues } from "../facts";
+import {
+  type FormulaDocument,
+  type Walk,
+  cautionsAt,
+  keepsDays,
+  kindOf,
+  labelOf,
+  namesIn,
+  relationInWords,
+} from "../formula";
 import { ALLERGENS } from "../larder";
 import { g, printDuration, printKilograms, printMass, printNumber, printVolume, s } from "../quantity";
 
 /** The formula as a text anybody can read, print or keep: Markdown (CommonMark with tables). */
-export function formulaAsMarkdown(document: FormulaDocument, walked: Walk): string {
+export function formulaAsMarkdown(document: FormulaDocument, walked: Walk, facts: FactValues): string {
   const out: string[] = [`# ${plain(document.name)}`, ""];
   out.push(
     `From ${printKilograms(g(document.base.massG))} ${plain(document.base.name)}` +
@@ -37,14 +47,16 @@ export function formulaAsMarkdown(document: FormulaDocument, walked: Walk): stri
     if (step.remark) out.push(`   - ${plain(step.remark)}`);
     if (step.why) out.push(`   - why: ${plain(step.why)}`);
     if (step.question) out.push(`   - open: ${plain(step.question)}`);
-    for (const caution of kind.cautions(step)) out.push(`   - caution: ${plain(caution)}`);
+    for (const caution of state ? cautionsAt(state) : kind.cautions(step))
+      out.push(`   - caution: ${plain(caution)}`);
   });
   const label = labelOf(walked);
   out.push("", "## Label", "");
   out.push(
     `Contains: ${label.allergens.map(a => ALLERGENS[a]).join(", ") || "no recorded allergen"}${label.known ? "" : `; not known: ${label.notEntered.join(", ")}`}.`,
+    ...(label.egg ? ["", `For guests: ${label.egg}.`] : []),
     "",
-    `Keeps ${document.storage.days} d at ${printNumber(document.storage.keepC)} °C. ${plain(document.storage.words)}`,
+    `Keeps ${keepsDays(document, walked, facts)} d at ${printNumber(document.storage.keepC)} °C. ${plain(document.storage.words)}`,
   );
   if (document.notes) out.push("", "## Notes", "", plain(document.notes));
   return `${out.join("\n").replaceAll("\u00a0", " ").replaceAll("\u202f", " ")}\n`;

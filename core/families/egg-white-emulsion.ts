@@ -10,7 +10,7 @@ export const eggWhiteEmulsion = defineFamily({
   servedAs: "emulsion",
   portionG: 20,
   overagePct: 5,
-  storage: { keepC: 4, days: 1, words: "Cold at once; raw egg: one day." },
+  storage: { keepC: 4, days: 3, words: "Cold at once, 5 °C or below." },
   choices: [
     choice("start", "Start", {
       ice: ["with ice", "stays cold under the blade; lighter"],

@@ -1,5 +1,5 @@
 import { choice, defineFamily } from "./family";
-import { EGGS } from "./schools";
+import { EGGS, yolkOf } from "./schools";
 import { byFeel, from, pct, saltTarget, step, toSalt } from "./write";
 
 /** Mayonnaise and its daughters. */
@@ -12,7 +12,7 @@ export const mayonnaise = defineFamily({
   servedAs: "emulsion",
   portionG: 25,
   overagePct: 5,
-  storage: { keepC: 4, days: 1, words: "Cold at once, 5 °C or below; raw egg: one day." },
+  storage: { keepC: 4, days: 3, words: "Cold at once, 5 °C or below." },
   choices: [
     EGGS,
     choice("oil", "Oil", {
@@ -42,7 +42,7 @@ export const mayonnaise = defineFamily({
           "emulsify",
           "start",
           [
-            from("egg-yolk", pct(10)),
+            from(yolkOf(s.eggs), pct(10)),
             from("mustard", pct(2.8)),
             from("wine-vinegar", pct(4.2)),
             from("water", pct(5)),

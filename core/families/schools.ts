@@ -70,6 +70,8 @@ export const EGGS = choice("eggs", "Eggs", {
   raw: ["raw yolks", "the classical body; cold at once, one day, say so to vulnerable guests"],
   pasteurised: ["pasteurised yolk", "the same body within a little; keeps by its own label"],
 });
+export const yolkOf = (eggs: string | undefined): string =>
+  eggs === "pasteurised" ? "pasteurised-yolk" : "egg-yolk";
 
 export const TOMATO = (usual: "paste" | "none") =>
   choice(

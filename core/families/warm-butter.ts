@@ -1,5 +1,5 @@
 import { choice, defineFamily } from "./family";
-import { EGGS } from "./schools";
+import { EGGS, yolkOf } from "./schools";
 import { from, pct, saltTarget, step, toSalt } from "./write";
 
 /** Warm yolk and butter emulsion. */
@@ -32,7 +32,7 @@ export const warmButter = defineFamily({
       ),
       step("reduce", "sec", [], { target: { by: 0.6 }, setting: 0.5 }),
       step("strain", "strain", [], { press: true, durationMin: 2 }),
-      step("add", "yolks", [from("egg-yolk", pct(20)), from("water", pct(10))], { durationMin: 1 }),
+      step("add", "yolks", [from(yolkOf(s.eggs), pct(20)), from("water", pct(10))], { durationMin: 1 }),
       step("liaison", "ribbon", [], {
         toC: 72,
         durationMin: 6,

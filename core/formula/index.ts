@@ -28,6 +28,8 @@ export { type BodyReading, bodyReadingSchema, learnBody } from "./learned-body";
 export { WalkCache } from "./walk-cache";
 export { pendingSalty, saltTargetPct } from "./salt-lock";
 export { type DeglazeChoice, type DeglazeChoices, deglazeChoices } from "./deglaze-choices";
+export { cautionsAt } from "./cautions";
+export { type EggState, EGG_COOKED_C, EGG_LABEL, eggIn, eggOf, keepsDays, takeEgg } from "./egg";
 export { labelOf, misnamed } from "./label";
 export { shareLeft } from "./strength";
 export { productKind, productMass, productOf, productVolume } from "./product";

@@ -1,4 +1,5 @@
 import { type Allergen, type DietFlag, joinAllergens, plainName } from "../larder";
+import { EGG_LABEL, eggIn } from "./egg";
 import type { FormulaDocument } from "./document";
 import type { Walk } from "./walk";
 
@@ -8,13 +9,17 @@ export function labelOf(walked: Walk): {
   known: boolean;
   notEntered: readonly string[];
   diet: readonly DietFlag[];
+  /** What guests are told about its egg; `null` where none goes in. */
+  egg: string | null;
 } {
   const { recorded, known, notEntered } = joinAllergens(walked.ingredients);
+  const egg = eggIn(walked);
   return {
     allergens: recorded,
     known,
     notEntered,
     diet: [...new Set(walked.ingredients.flatMap(i => i.diet))],
+    egg: egg && EGG_LABEL[egg],
   };
 }
 

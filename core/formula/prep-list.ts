@@ -1,4 +1,5 @@
 import type { FormulaDocument } from "./document";
+import { keepsDays } from "./egg";
 import type { Kitchen } from "./kitchen";
 import { multiply } from "./scaling/multiply";
 import { type Walk, walk } from "./walk";
@@ -20,7 +21,7 @@ export interface Component {
   readonly name: string;
   readonly needG: number;
   readonly minutes: number;
-  readonly storage: FormulaDocument["storage"];
+  readonly keeps: { readonly days: number; readonly atC: number };
   /** Components it is made from in turn. */
   readonly parts: readonly Component[];
 }
@@ -70,7 +71,7 @@ export function prepList(document: FormulaDocument, walked: Walk, kitchen: Kitch
           name: other.name,
           needG: line.massG,
           minutes: counted.totalS / 60,
-          storage: other.storage,
+          keeps: { days: keepsDays(other, counted, kitchen.facts), atC: other.storage.keepC },
           parts: collect(scaled, counted, depth + 1),
         });
       }

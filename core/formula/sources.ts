@@ -3,6 +3,7 @@ import { massOfPools, per100, volumeAt20 } from "../pot";
 import { type Problem, type Result, ok, refuse } from "../result";
 import { type FormulaDocument, linesOf } from "./document";
 import type { Kitchen } from "./kitchen";
+import { eggIn } from "./egg";
 import { productKind, productOf } from "./product";
 import type { Walk } from "./walk";
 import type { WalkCache } from "./walk-cache";
@@ -105,6 +106,7 @@ function asIngredient(document: FormulaDocument, formulaId: string, made: Walk):
   const mass = massOfPools(pools);
   const k = 100 / mass;
   const allergens = joinAllergens(made.ingredients);
+  const egg = eggIn(made);
   const currency = made.ingredients.find(i => i.price)?.price;
   return {
     id: `formula-${formulaId}`,
@@ -126,6 +128,7 @@ function asIngredient(document: FormulaDocument, formulaId: string, made: Walk):
     },
     compositionSource: { mark: "E", text: `walked from the formula ${document.name}` },
     carried: per100(last.pot.carriers, mass),
+    ...(egg && { carries: { egg } }),
     ...PHASE_OF[productKind(last.pot)],
     densityGPerMl: mass / volumeAt20(pools),
     densitySource: { mark: "E", text: "density model at 20 °C" },

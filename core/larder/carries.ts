@@ -18,6 +18,8 @@ export const carriesSchema = z.strictObject({
   puree: z.boolean().optional(),
   /** What it is in the water phase of an emulsion. */
   phase: z.enum(PHASE_IDS).optional(),
+  /** Egg in it: fresh and raw, cooked already, or pasteurised when it was bought. */
+  egg: z.enum(["raw", "heated", "pasteurised"]).optional(),
   /** Its fixed acid, by kind, shares 0–1. */
   acids: z.partialRecord(z.enum(ACID_IDS), z.number().min(0).max(1)).optional(),
 });
@@ -36,6 +38,7 @@ export function carriesFor(nature: Nature, before: Carries | undefined): Carries
   const kept: Carries = {
     ...(before?.acids && { acids: before.acids }),
     ...(before?.phase && nature !== "yolk" && { phase: before.phase }),
+    ...(before?.egg && { egg: before.egg }),
   };
   switch (nature) {
     case "":

@@ -2,7 +2,6 @@ import { z } from "zod";
 import {
   EMULSION_TOOLS,
   type EmulsionInput,
-  type EmulsionKind,
   PHASE_IDS,
   type PhaseId,
   type PhasePart,
@@ -85,14 +84,4 @@ export function emulsionFrom(
     cookedYolk: input.oilKind === "butterfat" && input.temperatureC >= 55 && parts.some(p => p.id === "yolk"),
     ...(input.measuredPH !== undefined && { measuredPH: input.measuredPH }),
   });
-}
-
-/** What an emulsion is, by its fat and what holds it. */
-export function kindOfEmulsion(input: EmulsionInput): EmulsionKind {
-  const has = (id: PhaseId) => input.parts.some(p => p.id === id && p.massG > 0);
-  if (input.oilKind === "butterfat") return has("yolk") ? "hollandaise" : "beurre-blanc";
-  if (has("yolk") || has("whole egg")) return "mayonnaise";
-  if (has("egg white")) return "egg-white";
-  if (has("milk")) return "milk";
-  return "vinaigrette";
 }

@@ -8,6 +8,7 @@ import {
   buildEmulsion,
   checkStandards,
   emulsionOf,
+  kindOfEmulsion,
   loosenEmulsion,
   massOf,
   oilAt,
@@ -20,7 +21,7 @@ import { fromSd } from "../estimate";
 import { type Warning, ok, refuse } from "../result";
 import { bandOf } from "../texture";
 import { estimateField, mass, percent } from "./fields";
-import { emulsionFields, emulsionFrom, kindOfEmulsion, partsField } from "./emulsion-input";
+import { emulsionFields, emulsionFrom, partsField } from "./emulsion-input";
 import { defineSum, missing } from "./sum";
 import { around, grams, num, pct, time } from "./words";
 

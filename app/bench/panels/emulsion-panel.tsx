@@ -1,23 +1,14 @@
 import { useState } from "react";
-import { ulid } from "ulid";
 import {
-  BUILD_KINDS,
-  type BuildKind,
   type EmulsionInput,
-  type EmulsionKind,
+  WINDOWS,
   acidityEstimate,
   acidityOfParts,
   breakRisk,
-  buildEmulsion,
   checkStandards,
   emulsionOf,
-  loosenEmulsion,
+  kindOfEmulsion,
   massOf,
-  oilSchedule,
-  oilStages,
-  rawEggCaution,
-  rescueBroken,
-  WINDOWS,
 } from "~/core/emulsion";
 import {
   type Kitchen,
@@ -25,49 +16,51 @@ import {
   type StateAfterStep,
   type Walk,
   emulsionInputOf,
-  insertStep,
   updateLine,
-  updateStep,
 } from "~/core/formula";
-import { g, printDuration, printMass, printNumber, s } from "~/core/quantity";
+import { g, printMass, printNumber } from "~/core/quantity";
 import { bandOf } from "~/core/texture";
 import { Button } from "../../ui/button";
 import { Droplets } from "../../ui/droplets";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import type { Formula } from "../use-formula";
+import { EggSwitch } from "./egg-switch";
+import { EmulsionBuilder } from "./emulsion-builder";
+import { EmulsionRescue } from "./emulsion-rescue";
 import { OilBlend } from "./oil-blend";
+import { OilStages } from "./oil-stages";
 
 /** Oil in water: how full it is, what threatens it, how the oil goes in, and what takes it up again when it splits. */
-export function EmulsionPanel({ formula, walked }: { formula: Formula; kitchen: Kitchen; walked: Walk }) {
+export function EmulsionPanel({
+  formula,
+  kitchen,
+  walked,
+}: {
+  formula: Formula;
+  kitchen: Kitchen;
+  walked: Walk;
+}) {
   const beaten = walked.states.filter(state => state.step.kind === "emulsify");
   const state = beaten.at(-1);
   const input = state ? emulsionInputOf(state.pot) : null;
   return state && input ? (
-    <OnTheLine formula={formula} state={state} input={input} />
+    <OnTheLine formula={formula} kitchen={kitchen} walked={walked} state={state} input={input} />
   ) : (
-    <Builder formula={formula} />
+    <EmulsionBuilder formula={formula} />
   );
 }
 
-const kindOf = (input: EmulsionInput): EmulsionKind => {
-  const has = (id: Parameters<typeof massOf>[1]) => massOf(input.parts, id) > 0;
-  if (input.oilKind === "butterfat") return has("yolk") ? "hollandaise" : "beurre-blanc";
-  return has("yolk") || has("whole egg")
-    ? "mayonnaise"
-    : has("egg white")
-      ? "egg-white"
-      : has("milk")
-        ? "milk"
-        : "vinaigrette";
-};
-
 function OnTheLine({
   formula,
+  kitchen,
+  walked,
   state,
   input: found,
 }: {
   formula: Formula;
+  kitchen: Kitchen;
+  walked: Walk;
   state: StateAfterStep;
   input: EmulsionInput;
 }) {
@@ -75,7 +68,6 @@ function OnTheLine({
   const [temperatureC, setTemperature] = useState<number | null>(null);
   const [pace, setPace] = useState(1);
   const [pH, setPH] = useState<number | null>(null);
-  const [split, setSplit] = useState<"no" | "tight" | "broken" | "again">("no");
   const oilG = oil ?? found.oilG;
   const input: EmulsionInput = {
     ...found,
@@ -83,15 +75,13 @@ function OnTheLine({
     temperatureC: temperatureC ?? found.temperatureC,
     ...(pH !== null && { measuredPH: pH }),
   };
-  const kind = kindOf(input);
+  const kind = kindOfEmulsion(input);
   const window = WINDOWS[kind];
   const made = emulsionOf(input);
   const acid = acidityEstimate(acidityOfParts(input.parts), pH ?? undefined);
   const risk = breakRisk({ ...input, kind, pace, ...(acid.ok && { pH: acid.value.value }) });
   const phaseG = massOf(input.parts);
   const tool = input.tool ?? "whisk";
-  const plan = oilSchedule(phaseG, oilG, tool);
-  const stages = oilStages(phaseG, oilG, tool);
   const oils = state.lines.filter(l => (state.sources.get(l.lineId)?.composition.fat ?? 0) > 90);
   const onTheLine = oils.reduce((m, l) => m + l.massG, 0);
   const take = () => {
@@ -109,7 +99,6 @@ function OnTheLine({
     );
     setOil(null);
   };
-  const raw = ["yolk", "whole egg", "egg white"].some(id => massOf(input.parts, id as never) > 0);
   return (
     <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[13rem_1fr_19rem]">
       <div className="text-center">
@@ -201,44 +190,10 @@ function OnTheLine({
             </Button>
           )}
         </div>
-        <div className="flex flex-wrap gap-2" role="group" aria-label="It has split">
-          {(
-            [
-              ["tight", "It shines with oil"],
-              ["broken", "It has split"],
-              ["again", "It has split again"],
-            ] as const
-          ).map(([id, words]) => (
-            <Button key={id} aria-pressed={split === id} onClick={() => setSplit(split === id ? "no" : id)}>
-              {words}
-            </Button>
-          ))}
-        </div>
-        {split !== "no" && <RescueSteps input={input} kind={kind} hot={window.hot} how={split} />}
+        <EmulsionRescue input={input} />
       </div>
       <div className="space-y-4 text-sm">
-        <div>
-          <h3 className="font-semibold">How the oil goes in, by {tool}</h3>
-          <table className="mt-1 w-full">
-            <tbody className="divide-y divide-rule">
-              {stages.map(stage => (
-                <tr key={stage.name}>
-                  <th scope="row" className="py-1 text-left font-normal">
-                    {stage.name}
-                  </th>
-                  <td className="text-right">to {printMass(g(stage.toG))}</td>
-                  <td className="text-right font-semibold">{printMass(g(stage.gPerMin))}/min</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {plan.ok && (
-            <p className="mt-1 text-faded">
-              {plan.value.doses.length} doses, {printDuration(s(plan.value.seconds))}; the first{" "}
-              {printMass(g(plan.value.doses[0]?.doseG ?? 0))}.
-            </p>
-          )}
-        </div>
+        <OilStages phaseG={phaseG} oilG={oilG} tool={tool} />
         {oils.length > 0 && (
           <OilBlend
             oils={oils.map(l => ({ name: l.name, massG: (l.massG * oilG) / Math.max(onTheLine, 0.001) }))}
@@ -248,11 +203,7 @@ function OnTheLine({
         <p>
           Make at {window.makeC.join("–")} °C, keep at {window.holdC.join("–")} °C: {window.keeps}.
         </p>
-        {raw && (
-          <p className="rounded-md bg-saffron-wash p-2 text-saffron-ink">
-            ▲ {rawEggCaution(pH ?? undefined)}
-          </p>
-        )}
+        <EggSwitch formula={formula} kitchen={kitchen} walked={walked} pH={pH} />
         <details>
           <summary className="text-faded">What names ask for, as remembered</summary>
           <ul className="mt-1 space-y-1">
@@ -276,137 +227,3 @@ const LEVEL_LOOK = {
   high: "font-bold text-saffron-ink",
   "do not start": "font-bold text-beet",
 } as const;
-
-function RescueSteps({
-  input,
-  kind,
-  hot,
-  how,
-}: {
-  input: EmulsionInput;
-  kind: EmulsionKind;
-  hot: boolean;
-  how: "tight" | "broken" | "again";
-}) {
-  const done =
-    how === "tight"
-      ? loosenEmulsion(input, hot)
-      : rescueBroken(input, { kind, failedBefore: how === "again" });
-  if (!done.ok)
-    return (
-      <p role="alert" className="text-beet">
-        ✕ {done.problems[0]?.message}
-      </p>
-    );
-  return (
-    <section aria-label="Rescue" className="rounded-xl border border-rule bg-paper p-4">
-      <ol className="list-inside list-decimal space-y-1">
-        {done.value.steps.map(step => (
-          <li key={step}>{step}</li>
-        ))}
-      </ol>
-      <p className="mt-2 text-sm text-faded">
-        Afterwards {printNumber(100 * done.value.after.fatVolume, 1)} % oil by volume, body{" "}
-        {printNumber(done.value.after.thickness ?? 0)}.
-      </p>
-    </section>
-  );
-}
-
-const KIND_WORDS: Readonly<Record<BuildKind, string>> = {
-  mayonnaise: "mayonnaise",
-  aioli: "garlic mayonnaise",
-  hollandaise: "warm, of yolk and butter",
-  "beurre-blanc": "warm, of butter alone",
-  "egg-white": "of egg white",
-};
-/** Larder ids of what a build weighs. */
-const LARDER: Readonly<Record<string, string>> = {
-  yolk: "egg-yolk",
-  "egg white": "egg-white",
-  mustard: "mustard",
-  vinegar: "wine-vinegar",
-  "lemon juice": "lemon-juice",
-  garlic: "garlic",
-  salt: "salt",
-  water: "water",
-};
-
-function Builder({ formula }: { formula: Formula }) {
-  const [kind, setKind] = useState<BuildKind>("mayonnaise");
-  const [totalG, setTotal] = useState(2000);
-  const [oilPct, setOilPct] = useState(78);
-  const built = buildEmulsion(kind, { totalG, oilPct });
-  const put = () => {
-    if (!built.ok) return;
-    const id = ulid();
-    const weigh = (larder: string, massG: number): Line => ({
-      id: ulid(),
-      of: { larder },
-      amount: { kind: "fixed", massG: Math.round(10 * massG) / 10 },
-      certainty: "stated",
-    });
-    const { oilG, butterG, input } = built.value;
-    formula.edit(d =>
-      updateStep(insertStep(d, "emulsify", id), id, {
-        tool: input.tool ?? "whisk",
-        lines: [
-          ...input.parts.flatMap(p => (LARDER[p.id] ? [weigh(LARDER[p.id] ?? "", p.massG)] : [])),
-          weigh(butterG > 0 ? "butter" : "sunflower-oil", butterG > 0 ? butterG : oilG),
-        ],
-      }),
-    );
-  };
-  return (
-    <div className="space-y-4">
-      <p className="text-faded">
-        Nothing is beaten on this line yet. Build an emulsion and put it on the line.
-      </p>
-      <div className="flex flex-wrap items-end gap-4">
-        <label className="text-xs text-faded">
-          kind
-          <select
-            value={kind}
-            onChange={e => setKind(e.currentTarget.value as BuildKind)}
-            className="block rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink"
-          >
-            {BUILD_KINDS.map(k => (
-              <option key={k} value={k}>
-                {KIND_WORDS[k]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <TypedField
-          label="in all"
-          shown={printMass(g(totalG))}
-          read={readMass("In all")}
-          onRead={setTotal}
-          inputClassName="w-28"
-        />
-        <TypedField
-          label="oil by weight"
-          shown={`${printNumber(oilPct)} %`}
-          read={readWithin("The oil", "%", 20, 88)}
-          onRead={setOilPct}
-          inputClassName="w-24"
-        />
-        <Button look="act" onClick={put} disabled={!built.ok}>
-          Put it on the line
-        </Button>
-      </div>
-      {built.ok ? (
-        <p>
-          {built.value.yolks > 0 && <strong>{built.value.yolks} yolks, </strong>}
-          {built.value.input.parts.map(p => `${printMass(g(p.massG))} ${p.id}`).join(", ")},{" "}
-          <strong>{printMass(g(built.value.butterG || built.value.oilG))}</strong>{" "}
-          {built.value.butterG > 0 ? "butter" : "oil"}.
-        </p>
-      ) : (
-        <p role="alert" className="text-beet">
-          ✕ {built.problems[0]?.message}
-        </p>
-      )}
-    </div>
-  );
-}

@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import { type Kitchen, type PrepList, type Walk, prepList, vesselPath } from "~/core/formula";
 import { g, printDuration, printKilograms, printMass, s } from "~/core/quantity";
+import { daysText } from "../../text/format";
 import type { Formula } from "../use-formula";
 
 /** Everything to get ready: components made ahead, one list of what to weigh, the pots it goes through. */
@@ -71,8 +72,8 @@ function Tree({ components }: { components: PrepList["components"] }) {
         <li key={`${component.formulaId}-${i}`}>
           <span className="font-semibold">{component.name}</span> {printKilograms(g(component.needG))}
           <span className="block text-xs text-faded">
-            {printDuration(s(component.minutes * 60))}; keeps {component.storage.days} days at{" "}
-            {component.storage.keepC} °C
+            {printDuration(s(component.minutes * 60))}; keeps {daysText(component.keeps.days)} at{" "}
+            {component.keeps.atC} °C
           </span>
           {component.parts.length > 0 && <Tree components={component.parts} />}
         </li>

@@ -23,7 +23,7 @@ export const emulsify = defineStep({
   title: (_step, names) => (names.length ? `Beat in ${names.join(", ")}` : "Beat to an emulsion"),
   detail: step => `${step.tool}; thin drops for the first tenth, then a thread`,
   cue: "it holds the track of the whisk and shines",
-  cautions: () => ["Raw egg: cold at once, 5 °C or below, one day; say so to vulnerable guests."],
+  cautions: () => [],
   place: "bench",
   attention: "watch",
   takesLines: true,

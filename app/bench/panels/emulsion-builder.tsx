@@ -1,0 +1,108 @@
+import { useState } from "react";
+import { ulid } from "ulid";
+import { BUILD_KINDS, type BuildKind, buildEmulsion } from "~/core/emulsion";
+import { type Line, insertStep, updateStep } from "~/core/formula";
+import { g, printMass, printNumber } from "~/core/quantity";
+import { Button } from "../../ui/button";
+import { readMass, readWithin } from "../../ui/read";
+import { TypedField } from "../../ui/typed-field";
+import type { Formula } from "../use-formula";
+
+const KIND_WORDS: Readonly<Record<BuildKind, string>> = {
+  mayonnaise: "mayonnaise",
+  aioli: "garlic mayonnaise",
+  hollandaise: "warm, of yolk and butter",
+  "beurre-blanc": "warm, of butter alone",
+  "egg-white": "of egg white",
+};
+/** Larder ids of what a build weighs. */
+const LARDER: Readonly<Record<string, string>> = {
+  yolk: "egg-yolk",
+  "egg white": "egg-white",
+  mustard: "mustard",
+  vinegar: "wine-vinegar",
+  "lemon juice": "lemon-juice",
+  garlic: "garlic",
+  salt: "salt",
+  water: "water",
+};
+
+/** An emulsion weighed out by its kind and size, to be put on a line that has none yet. */
+export function EmulsionBuilder({ formula }: { formula: Formula }) {
+  const [kind, setKind] = useState<BuildKind>("mayonnaise");
+  const [totalG, setTotal] = useState(2000);
+  const [oilPct, setOilPct] = useState(78);
+  const built = buildEmulsion(kind, { totalG, oilPct });
+  const put = () => {
+    if (!built.ok) return;
+    const id = ulid();
+    const weigh = (larder: string, massG: number): Line => ({
+      id: ulid(),
+      of: { larder },
+      amount: { kind: "fixed", massG: Math.round(10 * massG) / 10 },
+      certainty: "stated",
+    });
+    const { oilG, butterG, input } = built.value;
+    formula.edit(d =>
+      updateStep(insertStep(d, "emulsify", id), id, {
+        tool: input.tool ?? "whisk",
+        lines: [
+          ...input.parts.flatMap(p => (LARDER[p.id] ? [weigh(LARDER[p.id] ?? "", p.massG)] : [])),
+          weigh(butterG > 0 ? "butter" : "sunflower-oil", butterG > 0 ? butterG : oilG),
+        ],
+      }),
+    );
+  };
+  return (
+    <div className="space-y-4">
+      <p className="text-faded">
+        Nothing is beaten on this line yet. Build an emulsion and put it on the line.
+      </p>
+      <div className="flex flex-wrap items-end gap-4">
+        <label className="text-xs text-faded">
+          kind
+          <select
+            value={kind}
+            onChange={e => setKind(e.currentTarget.value as BuildKind)}
+            className="block rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink"
+          >
+            {BUILD_KINDS.map(k => (
+              <option key={k} value={k}>
+                {KIND_WORDS[k]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <TypedField
+          label="in all"
+          shown={printMass(g(totalG))}
+          read={readMass("In all")}
+          onRead={setTotal}
+          inputClassName="w-28"
+        />
+        <TypedField
+          label="oil by weight"
+          shown={`${printNumber(oilPct)} %`}
+          read={readWithin("The oil", "%", 20, 88)}
+          onRead={setOilPct}
+          inputClassName="w-24"
+        />
+        <Button look="act" onClick={put} disabled={!built.ok}>
+          Put it on the line
+        </Button>
+      </div>
+      {built.ok ? (
+        <p>
+          {built.value.yolks > 0 && <strong>{built.value.yolks} yolks, </strong>}
+          {built.value.input.parts.map(p => `${printMass(g(p.massG))} ${p.id}`).join(", ")},{" "}
+          <strong>{printMass(g(built.value.butterG || built.value.oilG))}</strong>{" "}
+          {built.value.butterG > 0 ? "butter" : "oil"}.
+        </p>
+      ) : (
+        <p role="alert" className="text-beet">
+          ✕ {built.problems[0]?.message}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+import { useState } from "react";
+import { type EmulsionInput, WINDOWS, kindOfEmulsion, loosenEmulsion, rescueBroken } from "~/core/emulsion";
+import { printNumber } from "~/core/quantity";
+import { Button } from "../../ui/button";
+
+const SIGNS = [
+  ["tight", "It shines with oil"],
+  ["broken", "It has split"],
+  ["again", "It has split again"],
+] as const;
+type Sign = (typeof SIGNS)[number][0];
+
+/** What is seen in the bowl, and what takes the emulsion up again, with its grams. */
+export function EmulsionRescue({ input }: { input: EmulsionInput }) {
+  const [sign, setSign] = useState<Sign | null>(null);
+  return (
+    <>
+      <div className="flex flex-wrap gap-2" role="group" aria-label="It has split">
+        {SIGNS.map(([id, words]) => (
+          <Button key={id} aria-pressed={sign === id} onClick={() => setSign(sign === id ? null : id)}>
+            {words}
+          </Button>
+        ))}
+      </div>
+      {sign && <Steps input={input} sign={sign} />}
+    </>
+  );
+}
+
+function Steps({ input, sign }: { input: EmulsionInput; sign: Sign }) {
+  const kind = kindOfEmulsion(input);
+  const done =
+    sign === "tight"
+      ? loosenEmulsion(input, WINDOWS[kind].hot)
+      : rescueBroken(input, { kind, failedBefore: sign === "again" });
+  if (!done.ok)
+    return (
+      <p role="alert" className="text-beet">
+        ✕ {done.problems[0]?.message}
+      </p>
+    );
+  return (
+    <section aria-label="Rescue" className="rounded-xl border border-rule bg-paper p-4">
+      <ol className="list-inside list-decimal space-y-1">
+        {done.value.steps.map(step => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      <p className="mt-2 text-sm text-faded">
+        Afterwards {printNumber(100 * done.value.after.fatVolume, 1)} % oil by volume, body{" "}
+        {printNumber(done.value.after.thickness ?? 0)}.
+      </p>
+    </section>
+  );
+}
