@@ -36,9 +36,17 @@ test("walnut-oil mayonnaise for 2 kg: the oil is raised until it warns, it split
   await expect(emulsion.getByRole("alert")).toContainText(/above 90 % no water is left/);
   await expect(emulsion.getByRole("alert")).toContainText(/take at most/);
   await type(oil, "1800 g");
-  await expect(emulsion.getByText(/Raw egg/)).toBeVisible();
+  const egg = emulsion.getByRole("group", { name: "Egg" });
+  await expect(egg).toContainText(/Raw egg.*raw egg – not for vulnerable guests.*kept 1 day/);
+  await egg.getByRole("radio", { name: "pasteurised" }).check();
+  await expect(egg).toContainText(/pasteurised egg.*kept 3 days/);
+  await expect(page.getByRole("complementary", { name: "The pot" })).toContainText(
+    /For guests\s*pasteurised egg/,
+  );
+  await egg.getByRole("radio", { name: "raw" }).check();
+  await expect(page.getByRole("complementary", { name: "The pot" })).toContainText("raw egg");
   const blend = emulsion.getByRole("group", { name: "Taste of the oil" });
-  await type(blend.getByLabel("as a blend, neutral"), "85 %");
+  await type(blend.getByLabel("neutral part"), "85 %");
   expect(plain(await blend.innerText())).toMatch(/1 ?530 g neutral, 270 g with taste/);
 
   await emulsion.getByRole("button", { name: "It has split", exact: true }).click();

@@ -21,8 +21,13 @@ export function EggSwitch({
   const egg = eggIn(walked);
   if (!egg) return null;
   const { document } = formula;
-  const is = egg === "pasteurised" ? "pasteurised" : "raw";
-  const other = takeEgg(document, is === "raw" ? "pasteurised" : "raw", kitchen.ingredientById);
+  // The walk follows a moment later: the switch itself shows what the lines say now.
+  const all = {
+    raw: takeEgg(document, "raw", kitchen.ingredientById),
+    pasteurised: takeEgg(document, "pasteurised", kitchen.ingredientById),
+  };
+  const is = all.pasteurised.ok ? "raw" : all.raw.ok || egg === "pasteurised" ? "pasteurised" : "raw";
+  const other = all[is === "raw" ? "pasteurised" : "raw"];
   const days = keepsDays(document, walked, kitchen.facts);
   return (
     <fieldset className="space-y-2">

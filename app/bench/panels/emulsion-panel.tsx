@@ -154,7 +154,7 @@ function OnTheLine({
             ))}
           </ul>
         </div>
-        <div className="flex flex-wrap items-end gap-3">
+        <div className="flex flex-wrap items-start gap-3">
           <TypedField
             label="oil"
             shown={printMass(g(oilG))}
@@ -191,6 +191,7 @@ function OnTheLine({
           )}
         </div>
         <EmulsionRescue input={input} />
+        <EggSwitch formula={formula} kitchen={kitchen} walked={walked} pH={pH} />
       </div>
       <div className="space-y-4 text-sm">
         <OilStages phaseG={phaseG} oilG={oilG} tool={tool} />
@@ -203,7 +204,6 @@ function OnTheLine({
         <p>
           Make at {window.makeC.join("–")} °C, keep at {window.holdC.join("–")} °C: {window.keeps}.
         </p>
-        <EggSwitch formula={formula} kitchen={kitchen} walked={walked} pH={pH} />
         <details>
           <summary className="text-faded">What names ask for, as remembered</summary>
           <ul className="mt-1 space-y-1">

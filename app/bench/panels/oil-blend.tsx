@@ -29,7 +29,7 @@ export function OilBlend({
       </p>
       <div className="mt-1 flex items-end gap-3">
         <TypedField
-          label="as a blend, neutral"
+          label="neutral part"
           shown={`${printNumber(neutralPct)} %`}
           read={readWithin("The neutral oil", "%", 0, 100)}
           onRead={setNeutralPct}
