@@ -54,29 +54,8 @@ export function BodyScale({
               opacity="0.08"
             />
           )}
-          {now !== null && (
-            <line
-              x1={now * 10}
-              x2={now * 10}
-              y1="0"
-              y2={HEIGHT}
-              stroke="#231f2b"
-              strokeWidth="3"
-              vectorEffect="non-scaling-stroke"
-            />
-          )}
-          {want !== undefined && (
-            <line
-              x1={want * 10}
-              x2={want * 10}
-              y1="0"
-              y2={HEIGHT}
-              stroke="#a9502a"
-              strokeWidth="3"
-              strokeDasharray="5 4"
-              vectorEffect="non-scaling-stroke"
-            />
-          )}
+          {now !== null && <Upright at={now} stroke="#231f2b" />}
+          {want !== undefined && <Upright at={want} stroke="#a9502a" strokeDasharray="5 4" />}
         </svg>
         {onWant && (
           <input
@@ -146,5 +125,20 @@ export function SpoonPicture({ body, width = 132 }: { body: number; width?: numb
         />
       )}
     </svg>
+  );
+}
+
+/** A line across the scale at a body. */
+function Upright({ at, ...look }: { at: number } & React.SVGProps<SVGLineElement>) {
+  return (
+    <line
+      x1={at * 10}
+      x2={at * 10}
+      y1="0"
+      y2={HEIGHT}
+      strokeWidth="3"
+      vectorEffect="non-scaling-stroke"
+      {...look}
+    />
   );
 }

@@ -138,7 +138,7 @@ function Brings({
   const currency = ingredients.find(i => i.price)?.price?.currency ?? "";
   return (
     <p className="mt-2 text-sm">
-      {cost === null ? "No price entered" : `Costs ${printNumber(cost, 2)} ${currency}`}
+      {cost === null ? "No price entered" : costWords(cost, currency)}
       {allergens.length > 0 && (
         <>
           {" · brings "}
@@ -149,6 +149,10 @@ function Brings({
     </p>
   );
 }
+
+/** A pinch of sugar costs next to nothing, but not nothing. */
+const costWords = (cost: number, currency: string): string =>
+  cost > 0 && cost < 0.01 ? `Costs less than 0.01 ${currency}` : `Costs ${printNumber(cost, 2)} ${currency}`;
 
 const bodyWords = (h: number | null): string => (h === null ? "–" : `${printNumber(h)}, ${bandOf(h).name}`);
 

@@ -1,18 +1,14 @@
 import { printNumber } from "../quantity";
-import { fatPctOf, loosenTo, looseningWith, saltPctOf, thickenTo } from "../texture";
+import { type Thickening, fatPctOf, loosenTo, looseningWith, saltPctOf, thickenTo } from "../texture";
 import type { Complaint } from "./complaint";
 import { type Mend, type Mending, STOCK, said, unreachable } from "./mending";
 
 /** Thicker: a slurry, beurre manié, or off with water. */
 function bind({ state, temperatureC, facts, target, add }: Mending) {
   const to = target.thickness;
-  const slurry = thickenTo(
-    state,
-    { dose: { id: "corn", minutes: 2 }, form: "slurry" },
-    to,
-    temperatureC,
-    facts,
-  );
+  const thickened = (dose: Thickening["dose"], form: Thickening["form"]) =>
+    thickenTo(state, { dose, form }, to, temperatureC, facts);
+  const slurry = thickened({ id: "corn", minutes: 2 }, "slurry");
   if (slurry.ok && slurry.value.thickenerG > 0)
     add(
       "corn starch slurry",
@@ -25,13 +21,7 @@ function bind({ state, temperatureC, facts, target, add }: Mending) {
       ["half clear; weeps when thawed; no wheat in it"],
       { "corn-starch": slurry.value.thickenerG },
     );
-  const manie = thickenTo(
-    state,
-    { dose: { id: "flour", minutes: 5 }, form: "beurre-manie" },
-    to,
-    temperatureC,
-    facts,
-  );
+  const manie = thickened({ id: "flour", minutes: 5 }, "beurre-manie");
   if (manie.ok && manie.value.thickenerG > 0)
     add(
       "beurre manié",
@@ -41,7 +31,7 @@ function bind({ state, temperatureC, facts, target, add }: Mending) {
         `${said(manie.value.thickenerG)} flour kneaded with ${said(manie.value.fatG)} butter`,
         "by pieces, whisked, 5 min simmering",
       ],
-      ["brings gluten and milk; opaque"],
+      ["opaque"],
       { "wheat-flour": manie.value.thickenerG, butter: manie.value.fatG },
     );
   const down = loosenTo(state, looseningWith("water"), to, temperatureC, facts);
@@ -86,9 +76,7 @@ const tooThick: Mend = ({ state, temperatureC, facts, now, target, add }) => {
       [`${said(found.value.addG)}, hot, a third at a time`, "then salt and acid again"],
       [
         `salt falls to ${printNumber(saltPctOf(found.value.state), 2)} %`,
-        ...(name === "cream"
-          ? [`fat rises to ${printNumber(fatPctOf(found.value.state), 1)} %; brings milk`]
-          : []),
+        ...(name === "cream" ? [`fat rises to ${printNumber(fatPctOf(found.value.state), 1)} %`] : []),
       ],
       name === "stock" ? { [STOCK]: found.value.addG } : name === "cream" ? { cream: found.value.addG } : {},
     );

@@ -1,5 +1,5 @@
 import type { FactValues } from "../facts";
-import { g, printMass } from "../quantity";
+import { g, printMass, printNumber } from "../quantity";
 import type { Problem } from "../result";
 import type { SauceState } from "../texture";
 import { type After, type FixInput, type FixTarget, type Remedy, afterOf } from "./remedy";
@@ -9,7 +9,7 @@ export const USUAL = { thickness: 45, saltPct: 0.9, acidPct: 0.25, fatPct: 7 } a
 /** What one step of masking may be, per cent. */
 export const MASK_SUGAR_PCT = 0.3;
 /** So little over is no fault: a hundredth. */
-export const ENOUGH = 1.01;
+const ENOUGH = 1.01;
 
 /** What a stock to stretch with is reckoned as. */
 export const STOCK = "bought-white-stock";
@@ -68,6 +68,23 @@ export const unreachable = (field: string, value: number, allowed: number, messa
   allowed,
   message,
 });
+
+/** Says that a sauce has no more of something than is wanted, if that is so. */
+export const notOver = (
+  what: string,
+  field: keyof FixTarget,
+  hasPct: number,
+  wantedPct: number,
+  decimals: number,
+): Problem | undefined =>
+  hasPct > wantedPct * ENOUGH
+    ? undefined
+    : unreachable(
+        `target.${field}`,
+        wantedPct,
+        hasPct,
+        `It has ${printNumber(hasPct, decimals)} % ${what}, not more than the ${printNumber(wantedPct, decimals)} % wanted.`,
+      );
 
 /** A mass as it stands in a sentence. */
 export const said = (x: number): string => printMass(g(x));

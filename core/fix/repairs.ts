@@ -1,21 +1,15 @@
 import { capacityOf } from "../emulsion";
-import { printNumber } from "../quantity";
 import { addSauce, standardLiquid } from "../texture";
 import type { Complaint } from "./complaint";
-import { ENOUGH, type Mend, STOCK, said, unreachable } from "./mending";
+import { type Mend, STOCK, notOver, said } from "./mending";
 
 /** Fat share of what a spoon skims. Our estimate. */
 const SKIMMED_FAT = 0.9;
 
 const greasy: Mend = ({ state, now, target, add }) => {
   const m = now.massG;
-  if (now.fatPct <= target.fatPct * ENOUGH)
-    return unreachable(
-      "target.fatPct",
-      target.fatPct,
-      now.fatPct,
-      `It has ${printNumber(now.fatPct, 1)} % fat, not more than the ${printNumber(target.fatPct, 1)} % wanted.`,
-    );
+  const enough = notOver("fat", "fatPct", now.fatPct, target.fatPct, 1);
+  if (enough) return enough;
   const q = (m * (now.fatPct - target.fatPct)) / (100 * SKIMMED_FAT - target.fatPct);
   add(
     "skim",
@@ -44,7 +38,7 @@ const greasy: Mend = ({ state, now, target, add }) => {
     mustardG,
     addSauce(state, standardLiquid("water", mustardG)),
     [`${said(mustardG)} mustard, then the stick blender`],
-    ["thicker; brings mustard"],
+    ["thicker"],
     { mustard: mustardG },
   );
   return undefined;
@@ -80,7 +74,7 @@ const split: Mend = ({ state, now, add, nothing }) => {
     cream,
     addSauce(state, standardLiquid("cream", cream)),
     [`${said(cream)} cold cream in a clean pan, boil up`, "the split sauce in by the ladle"],
-    ["brings milk"],
+    ["richer and paler"],
     { cream },
   );
   nothing("blend, then sieve", ["stick blender half a minute, fine sieve"], ["curdled egg stays grainy"]);

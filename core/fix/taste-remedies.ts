@@ -2,7 +2,7 @@ import { printNumber } from "../quantity";
 import { ACID_THRESHOLD_G_PER_KG, THRESHOLD_G_PER_KG, sodaFor } from "../seasoning";
 import { ACID_IDS, type AcidId, type SauceState, addSauce, saltPctOf, standardLiquid } from "../texture";
 import type { Complaint } from "./complaint";
-import { ENOUGH, MASK_SUGAR_PCT, type Mend, STOCK, said, unreachable } from "./mending";
+import { MASK_SUGAR_PCT, type Mend, STOCK, notOver, said, unreachable } from "./mending";
 import { afterOf } from "./remedy";
 
 const mainAcid = (s: SauceState): AcidId =>
@@ -33,13 +33,8 @@ const zero = (s: SauceState): SauceState => ({
 
 const tooSalty: Mend = ({ state, temperatureC, facts, now, target, add }) => {
   const m = now.massG;
-  if (now.saltPct <= target.saltPct * ENOUGH)
-    return unreachable(
-      "target.saltPct",
-      target.saltPct,
-      now.saltPct,
-      `It has ${printNumber(now.saltPct, 2)} % salt, not more than the ${printNumber(target.saltPct, 2)} % wanted.`,
-    );
+  const enough = notOver("salt", "saltPct", now.saltPct, target.saltPct, 2);
+  if (enough) return enough;
   for (const name of ["water", "stock"] as const) {
     const liquid = standardLiquid(name === "stock" ? "white stock" : "water", 1);
     const own = 100 * liquid.saltG;
@@ -77,13 +72,8 @@ const tooSalty: Mend = ({ state, temperatureC, facts, now, target, add }) => {
 
 const tooSour: Mend = ({ state, now, target, add }) => {
   const m = now.massG;
-  if (now.acidPct <= target.acidPct * ENOUGH)
-    return unreachable(
-      "target.acidPct",
-      target.acidPct,
-      now.acidPct,
-      `It has ${printNumber(now.acidPct, 2)} % acid, not more than the ${printNumber(target.acidPct, 2)} % wanted.`,
-    );
+  const enough = notOver("acid", "acidPct", now.acidPct, target.acidPct, 2);
+  if (enough) return enough;
   const d = (m * (now.acidPct - target.acidPct)) / target.acidPct;
   add(
     "stretch with water or stock",
@@ -180,7 +170,7 @@ const bitter: Mend = ({ state, now, target, add }) => {
     creamG,
     addSauce(state, standardLiquid("cream", creamG)),
     [`${said(creamG)} cream`],
-    ["brings milk; paler"],
+    ["paler"],
     { cream: creamG },
   );
   return undefined;

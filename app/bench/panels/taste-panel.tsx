@@ -7,6 +7,7 @@ import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import type { Formula } from "../use-formula";
 import { SaltyGlaze } from "./salty-glaze";
+import { SpiceDoses } from "./spice-doses";
 
 /** Salt, sweet, sour and fat on one footing; what straightens them; what a strong addition does. */
 export function TastePanel({ formula, walked }: { formula: Formula; kitchen: Kitchen; walked: Walk }) {
@@ -110,6 +111,7 @@ export function TastePanel({ formula, walked }: { formula: Formula; kitchen: Kit
             {changed.acidG > 0.05 && `; acid to ${printMass(g(changed.acidG))}`}.
           </p>
         </div>
+        <SpiceDoses walked={walked} />
         <SaltyGlaze />
         <p>
           <strong>{pepper.pepper} pepper</strong>: {pepper.why}.
