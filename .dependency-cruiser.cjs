@@ -25,7 +25,7 @@ module.exports = {
       from: {
         path: "^app/",
         pathNot:
-          "([.]server[.]tsx?$)|(^app/(root|frame)[.]tsx$)|(^app/(people/who|range/range|bench/formulas|bench/bench|bench/versions/versions|bench/new/other-main|book/book|book/card|stove/stove|larder/(larder|ingredient|import)|kit/(kit|vessel))[.]tsx$)|(^app/api/)|([.]dbtest[.]ts$)",
+          "([.]server[.]tsx?$)|(^app/(root|frame)[.]tsx$)|(^app/(people/who|range/range|bench/formulas|bench/bench|bench/versions/versions|bench/new/other-main|book/book|book/card|stove/stove|larder/(larder|ingredient|import)|kit/(kit|vessel|figures))[.]tsx$)|(^app/api/)|([.]dbtest[.]ts$)",
       },
       to: { path: "^data/", dependencyTypesNot: ["type-only"] },
     },

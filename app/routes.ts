@@ -19,6 +19,7 @@ export default [
     route("larder/import", "larder/import.tsx"),
     route("larder/:ingredientId", "larder/ingredient.tsx"),
     route("kit", "kit/kit.tsx"),
+    route("kit/figures", "kit/figures.tsx"),
     route("kit/:vesselId", "kit/vessel.tsx"),
   ]),
   route("stove/:runId", "stove/stove.tsx"),

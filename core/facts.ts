@@ -9,6 +9,7 @@ import { REDUCTION_FACTS } from "./reduction/facts";
 import { STOCK_FACTS } from "./stock/facts";
 import { TEXTURE_FACTS } from "./texture/facts";
 import { THICKENING_FACTS } from "./thickening/facts";
+import { type Problem, checkNumber } from "./result";
 import { VESSEL_FACTS } from "./vessel/facts";
 
 /**
@@ -52,3 +53,50 @@ export const FACT_IDS = Object.keys(FACTS) as FactId[];
 export const NOMINAL_FACTS: FactValues = Object.fromEntries(
   FACT_IDS.map(id => [id, FACTS[id].value]),
 ) as Record<FactId, number>;
+
+const idsOf = (...facts: readonly object[]): FactId[] => facts.flatMap(f => Object.keys(f)) as FactId[];
+
+/** The facts by what they are about, every one once. */
+export const FACT_GROUPS: readonly {
+  readonly id: string;
+  readonly label: string;
+  readonly ids: readonly FactId[];
+}[] = [
+  { id: "body", label: "Body", ids: idsOf(THICKENING_FACTS, TEXTURE_FACTS) },
+  { id: "egg", label: "Keeping of egg", ids: idsOf(EGG_FACTS) },
+  { id: "heat", label: "Fire, steam and reduction", ids: idsOf(REDUCTION_FACTS, HEAT_FACTS) },
+  {
+    id: "steps",
+    label: "Straining, skimming, roasting and the other steps",
+    ids: idsOf(POT_FACTS, STEP_FACTS),
+  },
+  { id: "vessels", label: "Pots and how things lie in them", ids: idsOf(VESSEL_FACTS) },
+  { id: "stock", label: "What bones and vegetables give", ids: idsOf(STOCK_FACTS) },
+  { id: "alcohol", label: "Alcohol", ids: idsOf(ALCOHOL_FACTS) },
+  { id: "cooling", label: "Cooling", ids: idsOf(COOLING_FACTS) },
+];
+
+/** So many times its usual range a kitchen's own value may lie off it. */
+const FAR = 4;
+
+/**
+ * The values a kitchen may enter for a fact: its range and four times as much to either side; a fact without a range
+ * may be anything up to double.
+ */
+export function reachOf(id: FactId): { readonly min: number; readonly max: number } {
+  const { value, lo, hi } = FACTS[id] as Fact;
+  const width = hi - lo || value / FAR;
+  // What cannot be nothing is never taken below a tenth of its range's lower end.
+  const floor = lo > 0 ? lo / 10 : lo === 0 ? 0 : -Infinity;
+  return hi === lo
+    ? { min: 0, max: 2 * value }
+    : { min: Math.max(floor, lo - FAR * width), max: hi + FAR * width };
+}
+
+/** What is wrong with a kitchen's own value of a fact. @errors NOT_FINITE · NEGATIVE · OUT_OF_RANGE */
+export function checkFact(id: FactId, value: number): Problem[] {
+  const { label, unit } = FACTS[id] as Fact;
+  const { min, max } = reachOf(id);
+  const round = (x: number) => Number(x.toPrecision(3));
+  return checkNumber(value, id, label, { min: round(min), max: round(max), unit });
+}

@@ -46,6 +46,7 @@ export {
   findStoredVessel,
   moveBurner,
   saveAppliance,
+  saveFact,
   saveKitchenFigures,
   saveVessel,
 } from "./kit";

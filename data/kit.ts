@@ -1,4 +1,5 @@
 import { and, asc, eq, sql } from "drizzle-orm";
+import type { FactId } from "../core/facts";
 import { type Appliance, applianceSchema } from "../core/kit";
 import { type Burner, burnerSchema } from "../core/reduction";
 import { type Vessel, vesselSchema } from "../core/vessel";
@@ -122,6 +123,32 @@ export interface KitchenFigures {
   readonly pressurePa: number | null;
   readonly ambientC: number;
   readonly humidity: number;
+}
+
+/** Keeps a kitchen's own value of a fact the sums rest on; `null` goes back to the usual one. */
+export async function saveFact(
+  db: Database,
+  change: Change,
+  id: FactId,
+  value: number | null,
+): Promise<void> {
+  await db.transaction(async tx => {
+    const mine = eq(kitchen.id, change.kitchenId);
+    const [row] = await tx.select({ facts: kitchen.facts }).from(kitchen).where(mine).for("update");
+    if (!row) return;
+    const { [id]: before, ...others } = row.facts;
+    const facts = value === null ? others : { ...others, [id]: value };
+    await tx
+      .update(kitchen)
+      .set({ facts, rowVersion: sql`${kitchen.rowVersion} + 1` })
+      .where(mine);
+    await recordAudit(tx, {
+      ...change,
+      what: "fact",
+      subject: id,
+      detail: { before: before ?? null, after: value },
+    });
+  });
 }
 
 /** Where the kitchen stands and what air it has. */

@@ -29,6 +29,7 @@ import {
   openDatabase,
   priceHistory,
   saveAppliance,
+  saveFact,
   saveFormula,
   saveIngredient,
   saveKitchenFigures,
@@ -322,5 +323,32 @@ describe("larder and kit", () => {
     expect(kitchen?.burners.at(-1)?.id).toBe("plate");
     expect(kitchen?.vessels.find(v => v.id === "low-36")?.tareG).toBe(4700);
     expect(kitchen?.appliances.filter(a => a.id === "ladle-250")).toMatchObject([{ holdsMl: 240 }]);
+  });
+  test("a kitchen's own figures are kept one by one, and given up again", async () => {
+    const { db } = connection;
+    const before = (await loadKitchen(db, KITCHEN_ID))?.facts;
+    await Promise.all([
+      saveFact(db, change, "starchPower", 3.3),
+      saveFact(db, change, "rawEggDays", 0),
+      saveFact(db, change, "gelatinBody", 0.31),
+    ]);
+    expect((await loadKitchen(db, KITCHEN_ID))?.facts).toEqual({
+      ...before,
+      starchPower: 3.3,
+      rawEggDays: 0,
+      gelatinBody: 0.31,
+    });
+    for (const id of ["starchPower", "rawEggDays", "gelatinBody"] as const)
+      await saveFact(db, change, id, null);
+    expect((await loadKitchen(db, KITCHEN_ID))?.facts).toEqual(before);
+    const trail = (await db.select().from(audit)).filter(
+      a => a.what === "fact" && a.subject === "rawEggDays",
+    );
+    expect(trail.map(a => a.detail)).toEqual(
+      expect.arrayContaining([
+        { before: null, after: 0 },
+        { before: 0, after: null },
+      ]),
+    );
   });
 });

@@ -162,3 +162,39 @@ test("air and probes: nonsense is refused where it stands, good figures change t
   await page.getByLabel("Probe of the walk-in: reading in ice, °C").press("Enter");
   await expect(page.getByText(/−1.4 °C added/)).toBeVisible();
 });
+
+test("a figure of the kitchen's own: refused, kept, counted with, given up", async ({ page }) => {
+  const body = async () => {
+    await openFormula(page, "Smoked-trout velouté");
+    return Number(
+      (await page.getByRole("complementary", { name: "The pot" }).getByText(/^body/).innerText()).match(
+        /\d+/,
+      )?.[0],
+    );
+  };
+  await signAs(page);
+  const usual = await body();
+  await page.goto("/kit");
+  await page.getByRole("link", { name: "Figures the sums rest on" }).click();
+  await page.getByRole("searchbox").fill("from which it can be felt");
+  await page.getByText(/flour per kg of fat-free sauce/).click();
+  const own = page.getByLabel("In this kitchen (g/kg)");
+  const keep = page.getByRole("button", { name: "Keep" });
+  await own.fill("90");
+  await keep.click();
+  await expect(page.getByRole("alert")).toContainText("must be between");
+  await expect(own).toHaveValue("90");
+  await own.fill("14");
+  await keep.click();
+  await expect(page.getByRole("status")).toContainText("Kept");
+  expect(await body()).toBeLessThan(usual - 3);
+
+  await page.goto("/kit/figures");
+  await page.getByRole("checkbox", { name: "only this kitchen’s own" }).check();
+  await page.getByText(/flour per kg of fat-free sauce/).click();
+  await expect(page.getByText(/Usually 9.2, from 8.4 to 10/)).toBeVisible();
+  await own.fill("");
+  await keep.click();
+  await expect(page.getByRole("status")).toContainText("usual");
+  expect(await body()).toBe(usual);
+});

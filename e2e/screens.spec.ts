@@ -87,7 +87,7 @@ test("screens of formulas, larder and kit are accessible", async ({ page }) => {
     "/larder/cream",
     "/larder/new",
     "/larder/import",
-    "/kit",
+    "/kit", "/kit/figures",
     "/kit/sauteuse-24",
     "/kit/new",
   ]) {
@@ -144,7 +144,7 @@ test("from 390 to 1600 px nothing is cut off", async ({ page }) => {
       "/larder",
       "/larder/cream",
       "/larder/import",
-      "/kit",
+      "/kit", "/kit/figures",
       "/kit/tall-1",
       "/book",
       card ?? "/book",

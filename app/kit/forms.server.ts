@@ -8,6 +8,7 @@ import {
   shapeByPouring,
 } from "~/core/kit";
 import type { House } from "~/core/house";
+import { FACTS, FACT_IDS, type FactId, checkFact } from "~/core/facts";
 import { pressureAtAltitude } from "~/core/pot";
 import { readNumber } from "~/core/quantity";
 import { BURNER_KINDS, type Burner } from "~/core/reduction";
@@ -116,6 +117,22 @@ export function readHouseForm(form: FormData): Result<House> {
   return problems.length || demiPct === null
     ? refuse(...problems)
     : ok({ demiGlace: { to: demiPct / 100, bound: form.get("bound") === "on" }, labourPerH, flamePerH });
+}
+
+/** The kitchen's own value of a fact; an empty field goes back to the usual one. @errors UNKNOWN_ID · those of `checkFact` */
+export function readFactForm(form: FormData): Result<{ id: FactId; value: number | null }> {
+  const id = FACT_IDS.find(known => known === form.get("id"));
+  if (!id)
+    return refuse({
+      code: "UNKNOWN_ID",
+      field: "id",
+      value: String(form.get("id")),
+      message: "The sums rest on no such figure.",
+    });
+  const number = read(form, `own-${id}`, FACTS[id].label);
+  if (!number.ok) return number;
+  const problems = number.value === null ? [] : checkFact(id, number.value);
+  return problems.length ? refuse(...problems) : ok({ id, value: number.value });
 }
 
 /** A probe's reading in melting ice. @errors UNKNOWN_ID · NOT_FINITE · PROBE */

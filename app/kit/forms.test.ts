@@ -6,6 +6,7 @@ import { idFor } from "../larder/form.server";
 import {
   readAirForm,
   readBurnerForm,
+  readFactForm,
   readHouseForm,
   readIceCheck,
   readToolForm,
@@ -58,6 +59,23 @@ describe("what the house has settled", () => {
   ])("%j is refused", (over, field) => {
     const refused = read(over as Record<string, string>);
     expect(!refused.ok && refused.problems[0]?.field).toBe(field);
+  });
+});
+
+describe("a figure the sums rest on", () => {
+  const read = (id: string, text: string) => readFactForm(formOf({ id, [`own-${id}`]: text }));
+  test("a number is the kitchen's own, an empty field goes back to the usual one", () => {
+    expect(read("starchPower", "3.3")).toMatchObject({ value: { id: "starchPower", value: 3.3 } });
+    expect(read("starchPower", " ")).toMatchObject({ value: { id: "starchPower", value: null } });
+    expect(read("starchPower", "3,3")).toMatchObject({ value: { value: 3.3 } });
+  });
+  test.each([
+    ["starchPower", "a lot", "NOT_FINITE", "own-starchPower"],
+    ["starchPower", "40", "OUT_OF_RANGE", "starchPower"],
+    ["rawEggDays", "-1", "NEGATIVE", "rawEggDays"],
+    ["toString", "1", "UNKNOWN_ID", "id"],
+  ])("%s of “%s” is refused", (id, text, code, field) => {
+    expect(read(id, text)).toMatchObject({ ok: false, problems: [{ code, field }] });
   });
 });
 

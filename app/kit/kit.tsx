@@ -114,8 +114,15 @@ export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
   const reply = actionData as KitReply | undefined;
   return (
     <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
-      <h1 className="text-3xl">Kit</h1>
-      <p className="mt-1 text-faded">{kitchenSentence(kitchen)}</p>
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h1 className="text-3xl">Kit</h1>
+          <p className="mt-1 text-faded">{kitchenSentence(kitchen)}</p>
+        </div>
+        <Link to="/kit/figures" className={buttonClass("plain")}>
+          Figures the sums rest on
+        </Link>
+      </div>
       <div className="mt-6 grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1.6fr)_minmax(18rem,1fr)]">
         <section aria-label="Hob">
           <h2 className="text-xl">The hob</h2>

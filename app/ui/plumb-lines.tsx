@@ -26,8 +26,8 @@ export function PlumbLines({ now, level }: { now: Balance; level: Balance }) {
       <svg viewBox={`0 0 ${width} ${TOP + LENGTH + 44}`} className="w-full max-w-xl" aria-hidden="true">
         <line x1="0" x2={width} y1={TOP - 14} y2={TOP - 14} stroke="#231f2b" strokeWidth="4" />
         <line x1="0" x2={width} y1={rest} y2={rest} stroke="#a9502a" strokeDasharray="3 5" />
-        <text x={width} y={rest - 6} textAnchor="end" fontSize="12" fill="#a9502a">
-          the house’s level
+        <text x={width - 88} y={rest - 6} textAnchor="middle" fontSize="12" fill="#a9502a">
+          house level
         </text>
         {TASTES.map((taste, i) => {
           const x = i * 88 + 44;

@@ -15,7 +15,7 @@ export function SpiceDoses({ walked }: { walked: Walk }) {
     }),
   );
   return (
-    <div role="group" aria-label="Strong things, for more of it">
+    <div role="group" aria-label="Strong things, for more of it" className="mt-6 max-w-xl text-sm">
       <h3 className="font-semibold">Strong things, for more of it</h3>
       {strong.length === 0 ? (
         <p className="mt-1 text-faded">No spice, garlic, spirit or sharp acid is on this line.</p>

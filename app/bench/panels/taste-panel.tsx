@@ -45,6 +45,7 @@ export function TastePanel({ formula, walked }: { formula: Formula; kitchen: Kit
         <p className="mt-2 text-sm text-faded">
           What can be added cannot be taken out: half of a dose first, then taste.
         </p>
+        <SpiceDoses walked={walked} />
       </div>
       <div className="space-y-4 text-sm">
         <div>
@@ -52,7 +53,7 @@ export function TastePanel({ formula, walked }: { formula: Formula; kitchen: Kit
           <div className="mt-1 flex gap-3">
             <TypedField
               label="salty garnish"
-              shown={printMass(g(garnish.massG))}
+              shown={garnish.massG > 0 ? printMass(g(garnish.massG)) : "none"}
               read={readMass("The garnish")}
               onRead={m => setGarnish({ ...garnish, massG: m })}
               inputClassName="w-24"
@@ -111,7 +112,6 @@ export function TastePanel({ formula, walked }: { formula: Formula; kitchen: Kit
             {changed.acidG > 0.05 && `; acid to ${printMass(g(changed.acidG))}`}.
           </p>
         </div>
-        <SpiceDoses walked={walked} />
         <SaltyGlaze />
         <p>
           <strong>{pepper.pepper} pepper</strong>: {pepper.why}.
