@@ -55,9 +55,14 @@ async function untilTheLine(target: Page, keys: readonly string[]): Promise<numb
     if (!line) throw new Error("There is no line on this page.");
     new MutationObserver(changes => {
       const from = pressed;
-      const inFigures = ({ target: node }: MutationRecord) =>
-        (node instanceof Element ? node : node.parentElement)?.closest("dl");
-      if (!from || !changes.some(inFigures)) return;
+      // Written in one piece: a named function inside would not survive the way into the page.
+      if (
+        !from ||
+        !changes.some(({ target: node }) =>
+          (node instanceof Element ? node : node.parentElement)?.closest("dl"),
+        )
+      )
+        return;
       pressed = 0;
       requestAnimationFrame(() => {
         // A message comes after the frame has been painted.
@@ -85,7 +90,7 @@ try {
   await page.getByLabel("or pasted here").fill(JSON.stringify(document));
   await page.getByRole("button", { name: "Look it over" }).click();
   await page.getByRole("button", { name: "Bring it in" }).click();
-  await page.getByRole("link", { name: "Forty steps" }).click();
+  await page.getByRole("link", { name: "Forty steps" }).first().click();
   await page.getByRole("region", { name: "Formula" }).getByText(/±|–\d/).first().waitFor();
   await page.locator("[data-step]").first().click();
   const slow = await page.context().newCDPSession(page);
