@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useReducer, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import { type FormulaDocument, readFormula } from "~/core/formula";
 import type { SaveReply } from "./save.server";
@@ -90,14 +90,34 @@ export interface Formula {
 
 const draftKey = (id: string) => `hondaro-draft-${id}`;
 
+interface Draft {
+  /** Version of the row on the server that it builds on. */
+  readonly rowVersion: number;
+  readonly document: FormulaDocument;
+  /** On its way to the server when the draft was kept: once it has arrived, the draft builds on that. */
+  readonly sending: FormulaDocument | null;
+}
+
+function keepDraft(id: string, draft: Draft): void {
+  try {
+    localStorage.setItem(draftKey(id), JSON.stringify(draft));
+  } catch {
+    // No room on this device: the server has it in a moment all the same.
+  }
+}
+
+const sameFormula = (a: unknown, b: FormulaDocument): boolean => {
+  const [one, other] = [readFormula(a), readFormula(b)];
+  return one.ok && other.ok && JSON.stringify(one.value) === JSON.stringify(other.value);
+};
+
 /** An edit that never reached the server, kept on this device, if it still builds on what the server holds. */
 function unsavedDraft(id: string, stored: StoredHead): FormulaDocument | null {
   try {
-    const kept = JSON.parse(localStorage.getItem(draftKey(id)) ?? "null") as {
-      rowVersion: number;
-      document: unknown;
-    } | null;
-    if (kept?.rowVersion !== stored.rowVersion) return null;
+    const kept = JSON.parse(localStorage.getItem(draftKey(id)) ?? "null") as Draft | null;
+    if (!kept) return null;
+    const arrived = kept.rowVersion === stored.rowVersion - 1 && sameFormula(kept.sending, stored.document);
+    if (kept.rowVersion !== stored.rowVersion && !arrived) return null;
     const read = readFormula(kept.document);
     return read.ok ? read.value : null;
   } catch {
@@ -107,7 +127,14 @@ function unsavedDraft(id: string, stored: StoredHead): FormulaDocument | null {
 
 /** The formula on the Bench: edits, undo, saving by itself, and what to do when two cooks save at once. */
 export function useFormula(id: string, stored: StoredHead): Formula {
-  const [history, dispatch] = useReducer(step, { past: [], present: stored.document, future: [], tag: "" });
+  const [history, setHistory] = useState<History>({
+    past: [],
+    present: stored.document,
+    future: [],
+    tag: "",
+  });
+  // What is drawn may lag behind the keys for a moment; what was typed is known, and kept on this device, at once.
+  const latest = useRef(history);
   const [head, setHead] = useState({
     rowVersion: stored.rowVersion,
     number: stored.number,
@@ -117,9 +144,20 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   const [refusal, setRefusal] = useState<string | null>(null);
   const [offline, setOffline] = useState(false);
   const [savedAt, setSavedAt] = useState<number | null>(null);
+  const builtOn = useRef(stored.rowVersion);
+  const sent = useRef<FormulaDocument | null>(null);
   const [attempt, setAttempt] = useState(0);
   const fetcher = useFetcher<SaveReply>();
-  const sent = useRef<FormulaDocument | null>(null);
+  const dispatch = useCallback(
+    (edit: Edit) => {
+      const next = step(latest.current, edit);
+      if (next === latest.current) return;
+      latest.current = next;
+      keepDraft(id, { rowVersion: builtOn.current, document: next.present, sending: sent.current });
+      setHistory(next);
+    },
+    [id],
+  );
   const changed = history.present !== head.document;
 
   // Once, after the page has come to life: what an earlier visit could not save.
@@ -130,14 +168,13 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [id]);
 
+  // A saved formula needs no draft; one that was edited since builds on what the server holds now.
   useEffect(() => {
-    if (changed)
-      localStorage.setItem(
-        draftKey(id),
-        JSON.stringify({ rowVersion: head.rowVersion, document: history.present }),
-      );
-    else localStorage.removeItem(draftKey(id));
-  }, [changed, head.rowVersion, history.present, id]);
+    builtOn.current = head.rowVersion;
+    const { present } = latest.current;
+    if (present === head.document) localStorage.removeItem(draftKey(id));
+    else keepDraft(id, { rowVersion: head.rowVersion, document: present, sending: sent.current });
+  }, [head, history.present, id]);
 
   const { submit, state } = fetcher;
   useEffect(() => {
@@ -174,25 +211,21 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   const edit = useCallback(
     (change: (document: FormulaDocument) => FormulaDocument, tag = "") =>
       dispatch({ type: "edit", change, tag }),
-    [],
+    [dispatch],
   );
-  const undo = useCallback(() => dispatch({ type: "undo" }), []);
-  const redo = useCallback(() => dispatch({ type: "redo" }), []);
-  const takeTheirs = useCallback(() => {
-    if (!theirs) return;
-    setHead({ rowVersion: theirs.rowVersion, number: theirs.number, document: theirs.document });
-    dispatch({ type: "replace", document: theirs.document });
-    setTheirs(null);
-  }, [theirs]);
+  const undo = useCallback(() => dispatch({ type: "undo" }), [dispatch]);
+  const redo = useCallback(() => dispatch({ type: "redo" }), [dispatch]);
   const join = useCallback(
     (document: FormulaDocument) => {
       if (!theirs) return;
       setHead({ rowVersion: theirs.rowVersion, number: theirs.number, document: theirs.document });
+      builtOn.current = theirs.rowVersion;
       dispatch({ type: "replace", document });
       setTheirs(null);
     },
-    [theirs],
+    [dispatch, theirs],
   );
+  const takeTheirs = useCallback(() => theirs && join(theirs.document), [join, theirs]);
 
   const saveState: SaveState = theirs
     ? "conflict"

@@ -1,5 +1,5 @@
 import clsx from "clsx";
-import { type ReactNode, useId, useState } from "react";
+import { type ReactNode, startTransition, useId, useState } from "react";
 import type { Result } from "~/core/result";
 
 export interface TypedFieldProps<T> {
@@ -65,11 +65,12 @@ export function TypedField<T>({
             const text = event.currentTarget.value;
             setTyped(text);
             const next = read(text);
-            // At once, not in a transition: a cook who leaves the page right after the last key must lose nothing.
-            if (next.ok) onRead(next.value);
+            // What follows from it may take a moment longer than the key itself, and a newer key overtakes it.
+            if (next.ok) startTransition(() => onRead(next.value));
           }}
           onBlur={() => {
-            if (!problem) setTyped(null);
+            // Together with what follows from it: until then the text stays.
+            if (!problem) startTransition(() => setTyped(null));
           }}
           className={clsx(
             "min-w-0 rounded-md border bg-enamel px-2 py-1",

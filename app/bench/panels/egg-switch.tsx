@@ -41,7 +41,12 @@ export function EggSwitch({
               className="size-4 accent-copper"
               checked={is === kind}
               disabled={is !== kind && !other.ok}
-              onChange={() => other.ok && formula.edit(() => other.value)}
+              onChange={() =>
+                formula.edit(d => {
+                  const taken = takeEgg(d, kind, kitchen.ingredientById);
+                  return taken.ok ? taken.value : d;
+                })
+              }
             />
             {kind}
           </label>
