@@ -1,3 +1,4 @@
+import { useSyncExternalStore } from "react";
 import { Form, useActionData, useNavigation } from "react-router";
 import { type Kitchen, type Walk, withBase } from "~/core/formula";
 import { familyById } from "~/core/families";
@@ -18,6 +19,12 @@ const SAVE_WORDS: Record<SaveState, string> = {
   refused: "not saved",
   conflict: "not saved: somebody else saved meanwhile",
 };
+
+/** Whether everything typed is saved: a key counts here before the line has followed it. */
+function useSaveState(formula: Formula): SaveState {
+  const typed = useSyncExternalStore(formula.onTyped, formula.typed, () => formula.document);
+  return formula.saveState === "saved" && typed !== formula.base ? "waiting" : formula.saveState;
+}
 
 export interface BenchHeaderProps {
   formula: Formula;
@@ -41,8 +48,9 @@ export function BenchHeader({
   timeBand,
 }: BenchHeaderProps) {
   const { document, edit } = formula;
-  const good = formula.saveState === "saved";
-  const waiting = formula.saveState === "waiting" || formula.saveState === "saving";
+  const saveState = useSaveState(formula);
+  const good = saveState === "saved";
+  const waiting = saveState === "waiting" || saveState === "saving";
   return (
     <section
       aria-label="Formula"
@@ -65,7 +73,7 @@ export function BenchHeader({
           {familyById(document.family)?.name ?? "own method"} · {document.school} · version {formula.number},{" "}
           <span role="status" className={good ? "text-sorrel" : waiting ? "" : "font-bold text-beet"}>
             {good ? "✓ " : waiting ? "" : "✕ "}
-            {SAVE_WORDS[formula.saveState]}
+            {SAVE_WORDS[saveState]}
           </span>
           {formula.refusal && <span className="text-beet">: {formula.refusal}</span>}
         </p>

@@ -71,6 +71,10 @@ export interface Formula {
   readonly number: number;
   readonly rowVersion: number;
   readonly saveState: SaveState;
+  /** What was typed so far, drawn or not: it may be ahead of `document` for a moment. */
+  readonly typed: () => FormulaDocument;
+  /** Tells at once of every edit. */
+  readonly onTyped: (listener: () => void) => () => void;
   readonly savedAt: number | null;
   readonly refusal: string | null;
   /** What somebody else saved meanwhile. */
@@ -135,6 +139,15 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   });
   // What is drawn may lag behind the keys for a moment; what was typed is known, and kept on this device, at once.
   const latest = useRef(history);
+  const typed = useCallback(() => latest.current.present, []);
+  const [listeners] = useState(() => new Set<() => void>());
+  const onTyped = useCallback(
+    (listener: () => void) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    [listeners],
+  );
   const [head, setHead] = useState({
     rowVersion: stored.rowVersion,
     number: stored.number,
@@ -155,8 +168,9 @@ export function useFormula(id: string, stored: StoredHead): Formula {
       latest.current = next;
       keepDraft(id, { rowVersion: builtOn.current, document: next.present, sending: sent.current });
       setHistory(next);
+      for (const listener of listeners) listener();
     },
-    [id],
+    [id, listeners],
   );
   const changed = history.present !== head.document;
 
@@ -243,6 +257,8 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     number: head.number,
     rowVersion: head.rowVersion,
     saveState,
+    typed,
+    onTyped,
     savedAt,
     refusal,
     theirs,

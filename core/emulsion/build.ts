@@ -34,12 +34,22 @@ export interface Built {
   readonly waterG: number;
   readonly acidG: number;
   readonly oilG: number;
-  /** Butter as it is weighed, for the butter sauces. */
+  /** Butter as it is weighed, for the butter sauces, and which. */
   readonly butterG: number;
+  readonly butter: "whole" | "clarified" | null;
+  /** What is weighed besides the oil or butter: without what the butter brings itself. */
+  readonly weigh: readonly PhasePart[];
   readonly input: EmulsionInput;
 }
 
+const LEAST_WEIGHED_G = 0.05;
+const TINY = 1e-9;
 const COLD_C = 20;
+/** What butter is melted into each: yolk wants it clarified; without yolk the butter's own milk holds it. */
+const BUTTER = {
+  hollandaise: { is: "clarified", fat: 0.995, water: 0.003 },
+  "beurre-blanc": { is: "whole", fat: WHOLE_BUTTER.fat, water: WHOLE_BUTTER.water },
+} as const;
 const HOT_C = { hollandaise: 60, "beurre-blanc": 54 } as const;
 
 /**
@@ -81,17 +91,20 @@ export function buildEmulsion(
   const phaseG = totalG - oilG;
   const r = RECIPES[kind];
   const hot = kind === "hollandaise" || kind === "beurre-blanc";
-  const butterG = hot ? oilG / WHOLE_BUTTER.fat : 0;
+  const butter = hot ? BUTTER[kind] : null;
+  const butterG = butter ? oilG / butter.fat : 0;
+  // The water of the butter stands in the sauce without being weighed for itself.
+  const ownWaterG = butter ? butterG * butter.water : 0;
   const yolks = r.holder === "yolk" ? Math.max(1, Math.ceil(oilG / r.oilPerHolder / yolkEachG - 1e-9)) : 0;
   const holderG = r.holder === "yolk" ? yolks * yolkEachG : oilG / r.oilPerHolder;
-  const left = phaseG - holderG;
-  if (left < 0)
+  const left = phaseG - holderG - ownWaterG;
+  if (left < -TINY * totalG)
     return refuse({
       code: "UNREACHABLE",
       field: "oilPct",
       value: want.oilPct,
-      allowed: { max: Math.floor(100 * (oilG / (oilG + holderG))) },
-      message: `With ${printNumber(want.oilPct)} % oil there is only ${printNumber(phaseG)} g for everything else, and the ${r.holder} alone takes ${printNumber(holderG)} g. Want less oil in it.`,
+      allowed: { max: Math.floor(100 * (oilG / (oilG + holderG + ownWaterG))) },
+      message: `With ${printNumber(want.oilPct)} % oil there is only ${printNumber(phaseG)} g for everything else, and the ${r.holder} alone ${ownWaterG > 1 ? "with the water of the butter takes" : "takes"} ${printNumber(holderG + ownWaterG)} g. Want less oil in it.`,
     });
   const others = r.acid + r.mustard + r.garlic + r.salt;
   const acidG = Math.min(left, r.acid * left);
@@ -106,9 +119,13 @@ export function buildEmulsion(
       { id: "mustard", massG: mustardG },
       { id: "garlic", massG: garlicG },
       { id: "salt", massG: saltG },
-      { id: "water", massG: waterG },
+      { id: "water", massG: waterG + ownWaterG },
     ] as const
   ).filter(p => p.massG > 0);
+  const weigh = parts.flatMap((p): PhasePart[] => {
+    const massG = p.id === "water" ? waterG : p.massG;
+    return p.id === "butter solids" || massG < LEAST_WEIGHED_G ? [] : [{ id: p.id, massG }];
+  });
   return ok({
     yolks,
     yolkG: r.holder === "yolk" ? holderG : 0,
@@ -116,6 +133,8 @@ export function buildEmulsion(
     acidG,
     oilG,
     butterG,
+    butter: butter?.is ?? null,
+    weigh,
     input: {
       oilG,
       oilKind: hot ? "butterfat" : "oil",

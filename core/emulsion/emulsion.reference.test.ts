@@ -11,6 +11,7 @@ import {
   checkStandards,
   emulsionOf,
   loosenEmulsion,
+  massOf,
   oilSchedule,
   oilStages,
   rescueBroken,
@@ -239,6 +240,26 @@ describe("acceptance examples of emulsions", () => {
     expect(b.oilG + e.phaseG).toBeCloseTo(2000, 6);
     expect(e.capacityUsed).toBeLessThanOrEqual(1);
     expect(b.yolks * 18).toBeCloseTo(b.yolkG, 10);
+  });
+  it.each([
+    ["mayonnaise", 78],
+    ["aioli", 75],
+    ["egg-white", 70],
+    ["hollandaise", 65],
+    ["beurre-blanc", 68],
+  ] as const)("%s of 1 kg: what is weighed is 1 kg, and it holds", (kind, oilPct) => {
+    const b = valueOf(buildEmulsion(kind, { totalG: 1000, oilPct }));
+    const weighed = massOf(b.weigh) + (b.butter ? b.butterG : b.oilG);
+    expect(weighed).toBeGreaterThan(995);
+    expect(weighed).toBeLessThan(1002);
+    expect(b.oilG + massOf(b.input.parts)).toBeCloseTo(1000, 6);
+    expect(valueOf(emulsionOf(b.input)).capacityUsed).toBeLessThanOrEqual(1.001);
+  });
+  it("butter brings its own water: more than the sauce has room for is refused with what goes", () => {
+    const refused = buildEmulsion("beurre-blanc", { totalG: 1000, oilPct: 86 });
+    expect(refused).toMatchObject({ ok: false, problems: [{ code: "UNREACHABLE", field: "oilPct" }] });
+    const max = !refused.ok ? (refused.problems[0]?.allowed as { max: number }).max : 0;
+    expect(buildEmulsion("beurre-blanc", { totalG: 1000, oilPct: max }).ok).toBe(true);
   });
   it("too thin an emulsion: oil brings it to the thickness wanted", () => {
     const { oilG, after } = valueOf(thickenEmulsion({ ...D1, oilG: 200 }, 65));

@@ -17,6 +17,7 @@ export {
   effectiveGelatinPct,
   setBand,
   setInWords,
+  setsFrom,
 } from "./set";
 export { type StockInput, type StockYield, stockYield } from "./stock-yield";
 export { type Plateau, plateau } from "./plateau";

@@ -30,6 +30,9 @@ export const effectiveGelatinPct = (gelatinPct: number, bloomG: number): number 
 export const setBand = (effectivePct: number): SetBand =>
   ENDS.find(([end]) => effectivePct < end)?.[1] ?? "rubbery";
 
+/** Least effective gelatin for a band, per cent. @example setsFrom("soft") // 1.5 */
+export const setsFrom = (band: SetBand): number => ENDS[SET_BANDS.indexOf(band) - 1]?.[0] ?? 0;
+
 /** Bloom of a blend: the mean weighted by the grams of gelatin; 0 without any. */
 export function blendedBloom(parts: readonly { gelatinG: number; bloomG: number }[]): number {
   const all = parts.reduce((sum, part) => sum + part.gelatinG, 0);

@@ -198,10 +198,10 @@ export const emulsionFor = defineSum({
     if (!built.ok) return built;
     const e = emulsionOf(built.value.input);
     if (!e.ok) return e;
-    const { yolks, yolkG, waterG, acidG, oilG, butterG } = built.value;
-    const fat = butterG > 0 ? `${grams(butterG)} butter` : `${grams(oilG)} oil`;
-    const others = built.value.input.parts
-      .filter(p => p.id !== "yolk" && p.id !== "butter solids")
+    const { yolks, yolkG, waterG, acidG, oilG, butterG, butter, weigh } = built.value;
+    const fat = butter ? `${grams(butterG)} ${butter} butter` : `${grams(oilG)} oil`;
+    const others = weigh
+      .filter(p => p.id !== "yolk")
       .map(p => `${grams(p.massG)} ${p.id}`)
       .join(", ");
     return ok(

@@ -29,6 +29,8 @@ export {
   beurreManieDose,
   cheeseWarnings,
   holdWarnings,
+  LEAF_G,
+  agarForSet,
   leafForSet,
   soupButter,
 } from "./rules";

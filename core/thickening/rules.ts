@@ -55,8 +55,15 @@ export const holdWarnings = (id: ThickenerId, hours: number): Warning[] =>
 /** Leaf of gelatin that makes a thin stock tremble, g per litre, by Bloom. Square-root rule of the makers, from memory. */
 export const leafForSet = (volumeMl: number, lacksPct: number, bloomG: number): number =>
   Math.max(0, (volumeMl * lacksPct) / 100) * Math.sqrt(200 / bloomG);
+/** What one leaf weighs as it is usually sold, g. Common practice, no source. */
+export const LEAF_G = 2;
 /** Agar sets from so much on, g per litre; it gives no body while hot. From memory. */
 export const AGAR_SETS_G_PER_L = { soft: 2, firm: 6 } as const;
+/** Agar for a litre to set softly, and firmly, g. @example 3 l → 6 to 18 g */
+export const agarForSet = (volumeMl: number): readonly [fromG: number, toG: number] => [
+  (volumeMl / 1000) * AGAR_SETS_G_PER_L.soft,
+  (volumeMl / 1000) * AGAR_SETS_G_PER_L.firm,
+];
 
 /** Pieces of beurre manié counted into a dose. @example 5 of 15 g in 1.1 l → 34 g flour a litre */
 export const beurreManieDose = (pieceG: number, count: number, volumeMl: number) => ({

@@ -24,6 +24,7 @@ import { BodyScale, SpoonPicture } from "../../ui/body-scale";
 import { Button } from "../../ui/button";
 import type { Formula } from "../use-formula";
 import { BodyReadings } from "./body-readings";
+import { ColdSet } from "./cold-set";
 
 /** Closer than this nobody feels a difference, points. */
 const THERE = 1;
@@ -121,7 +122,7 @@ export function BindingPanel({
         forecast={body.forecast}
         kitchen={kitchen}
       />
-      <div className="grid gap-x-10 gap-y-4 border-t border-rule pt-4 text-sm lg:grid-cols-3">
+      <div className="grid gap-x-10 gap-y-4 border-t border-rule pt-4 text-sm sm:grid-cols-2 xl:grid-cols-4">
         <div>
           <h3 className="font-semibold">Fat in the roux</h3>
           <label className="mt-1 flex items-center gap-2">
@@ -143,6 +144,7 @@ export function BindingPanel({
           sauceC={Math.max(80, last.temperatureC)}
           starchPerKg={body.body?.perKg.starch ?? 0}
         />
+        <ColdSet volumeMl={walked.finishedMl} gelatinPct={body.body?.gelatinPct ?? 0} />
       </div>
     </div>
   );

@@ -4,6 +4,7 @@ import { BUILD_KINDS, type BuildKind, buildEmulsion } from "~/core/emulsion";
 import { type Line, insertStep, updateStep } from "~/core/formula";
 import { g, printMass, printNumber } from "~/core/quantity";
 import { Button } from "../../ui/button";
+import { Choice } from "../../ui/choice";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import type { Formula } from "../use-formula";
@@ -42,14 +43,15 @@ export function EmulsionBuilder({ formula }: { formula: Formula }) {
       amount: { kind: "fixed", massG: Math.round(10 * massG) / 10 },
       certainty: "stated",
     });
-    const { oilG, butterG, input } = built.value;
+    const { oilG, butterG, butter, weigh: parts, input } = built.value;
+    const fat =
+      butter === null
+        ? weigh("sunflower-oil", oilG)
+        : weigh(butter === "clarified" ? "clarified-butter" : "butter", butterG);
     formula.edit(d =>
       updateStep(insertStep(d, "emulsify", id), id, {
         tool: input.tool ?? "whisk",
-        lines: [
-          ...input.parts.flatMap(p => (LARDER[p.id] ? [weigh(LARDER[p.id] ?? "", p.massG)] : [])),
-          weigh(butterG > 0 ? "butter" : "sunflower-oil", butterG > 0 ? butterG : oilG),
-        ],
+        lines: [...parts.flatMap(p => (LARDER[p.id] ? [weigh(LARDER[p.id] ?? "", p.massG)] : [])), fat],
       }),
     );
   };
@@ -59,20 +61,12 @@ export function EmulsionBuilder({ formula }: { formula: Formula }) {
         Nothing is beaten on this line yet. Build an emulsion and put it on the line.
       </p>
       <div className="flex flex-wrap items-end gap-4">
-        <label className="text-xs text-faded">
-          kind
-          <select
-            value={kind}
-            onChange={e => setKind(e.currentTarget.value as BuildKind)}
-            className="block rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink"
-          >
-            {BUILD_KINDS.map(k => (
-              <option key={k} value={k}>
-                {KIND_WORDS[k]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="kind"
+          value={kind}
+          onPick={setKind}
+          options={BUILD_KINDS.map(k => [k, KIND_WORDS[k]] as const)}
+        />
         <TypedField
           label="in all"
           shown={printMass(g(totalG))}
@@ -94,9 +88,9 @@ export function EmulsionBuilder({ formula }: { formula: Formula }) {
       {built.ok ? (
         <p>
           {built.value.yolks > 0 && <strong>{built.value.yolks} yolks, </strong>}
-          {built.value.input.parts.map(p => `${printMass(g(p.massG))} ${p.id}`).join(", ")},{" "}
+          {built.value.weigh.map(p => `${printMass(g(p.massG))} ${p.id}`).join(", ")},{" "}
           <strong>{printMass(g(built.value.butterG || built.value.oilG))}</strong>{" "}
-          {built.value.butterG > 0 ? "butter" : "oil"}.
+          {built.value.butter ? `${built.value.butter} butter` : "oil"}.
         </p>
       ) : (
         <p role="alert" className="text-beet">

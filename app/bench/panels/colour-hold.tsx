@@ -1,0 +1,26 @@
+import { BLANCH_SECONDS, BLANCH_WATER, GREEN_ENOUGH, greenIndex } from "~/core/puree";
+import { g, printMass, printNumber } from "~/core/quantity";
+
+/** How green stays green and pale stays pale. */
+export function ColourHold({ name, massG }: { name: string; massG: number }) {
+  const key = Object.keys(BLANCH_SECONDS).find(k => name.includes(k.replace(/s$/, "")));
+  const seconds = key ? BLANCH_SECONDS[key] : undefined;
+  const kept = greenIndex(80, 6, 10);
+  return (
+    <div>
+      <h3 className="font-semibold">Colour</h3>
+      {seconds ? (
+        <p className="mt-1">
+          {seconds[0]}–{seconds[1]} s in {printMass(g(massG * BLANCH_WATER.times))} boiling water with{" "}
+          {BLANCH_WATER.saltGPerL} g salt a litre, then as much ice. Ten minutes at 80 °C leave{" "}
+          {printNumber(100 * kept)} % of the green
+          {kept < GREEN_ENOUGH ? ": keep it cold, warm it late" : ""}; acid at the last moment.
+        </p>
+      ) : (
+        <p className="mt-1">
+          Pale ones: {printMass(g((massG / 1000) * 4.8))} lemon juice in the water; short heat, covered.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,29 @@
+/** One of a few words, under its label. */
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  label: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onPick: (value: T) => void;
+}) {
+  return (
+    <label className="text-xs text-faded">
+      {label}
+      <select
+        value={value}
+        onChange={e => onPick(e.currentTarget.value as T)}
+        className="block rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink"
+      >
+        {options.map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
