@@ -15,10 +15,11 @@ export function printNumber(value: number, decimals = 0): string {
   return sign + group(whole) + (fraction ? `.${fraction}` : "");
 }
 
-/** Grams as a scale shows them: whole from 10 g, one decimal below, two below 1 g. */
+/** Grams as a scale shows them: whole from 10 g, one decimal below, two below 1 g; nothing is plainly 0 g. */
 export function printMass(mass: Grams): string {
   const size = Math.abs(mass);
-  return `${printNumber(mass, size >= 9.95 ? 0 : size >= 0.995 ? 1 : 2)}${SPACE}g`;
+  const decimals = size >= 9.95 || size === 0 ? 0 : size >= 0.995 ? 1 : 2;
+  return `${printNumber(mass, decimals)}${SPACE}g`;
 }
 
 /** Kilograms with two decimals, for what is too heavy to think of in grams. */

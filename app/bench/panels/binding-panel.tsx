@@ -125,14 +125,14 @@ export function BindingPanel({
       <div className="grid gap-x-10 gap-y-4 border-t border-rule pt-4 text-sm sm:grid-cols-2 xl:grid-cols-4">
         <div>
           <h3 className="font-semibold">Fat in the roux</h3>
-          <label className="mt-1 flex items-center gap-2">
+          <label className="mt-1 block">
             <span className="sr-only">Rendered fat, g</span>
             <input
               type="number"
               min={0}
               value={fat}
               onChange={e => setFat(Math.max(0, Number(e.currentTarget.value)))}
-              className="w-20 rounded-md border border-rule bg-enamel px-2 py-1"
+              className="mr-1 w-20 rounded-md border border-rule bg-enamel px-2 py-1"
             />
             g rendered fat do the work of <strong>{printMass(g(butterFor(fat)))}</strong> butter.
           </label>

@@ -19,7 +19,8 @@ export function ColdSet({ volumeMl, gelatinPct }: { volumeMl: number; gelatinPct
     <div role="group" aria-label="Set cold">
       <h3 className="font-semibold">Set cold</h3>
       <p className="mt-1">
-        {printNumber(gelatinPct, 1)} % gelatin: {now}, {SET_WORDS[now]}.
+        {printNumber(gelatinPct, 1)} % gelatin: {now === "liquid" ? "" : `${now}, `}
+        {SET_WORDS[now]}.
       </p>
       <div className="mt-1 flex flex-wrap items-end gap-3">
         <Choice
