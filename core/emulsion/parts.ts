@@ -138,7 +138,7 @@ export const WINDOWS: Readonly<Record<EmulsionKind, Window>> = {
     holdC: [2, 5],
     coldC: 10,
     hotC: 60,
-    keeps: "raw egg one day, pasteurised three, by your local code",
+    keeps: "as long as its egg allows, by your local code",
   },
   hollandaise: {
     hot: true,
