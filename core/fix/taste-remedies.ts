@@ -1,6 +1,14 @@
 import { printNumber } from "../quantity";
 import { ACID_THRESHOLD_G_PER_KG, THRESHOLD_G_PER_KG, sodaFor } from "../seasoning";
-import { ACID_IDS, type AcidId, type SauceState, addSauce, saltPctOf, standardLiquid } from "../texture";
+import {
+  ACID_IDS,
+  type AcidId,
+  NO_SAUCE,
+  type SauceState,
+  addSauce,
+  saltPctOf,
+  standardLiquid,
+} from "../texture";
 import type { Complaint } from "./complaint";
 import { MASK_SUGAR_PCT, type Mend, STOCK, notOver, said, unreachable } from "./mending";
 import { afterOf } from "./remedy";
@@ -10,27 +18,11 @@ const mainAcid = (s: SauceState): AcidId =>
 
 /** Every part of a sauce, times a factor: what is left when some of it is taken out. */
 const share = (s: SauceState, k: number): SauceState => ({
-  ...addSauce({ ...s, ...zero(s) }, s, k),
+  ...addSauce({ ...s, ...NO_SAUCE }, s, k),
   starches: s.starches.map(d => ({ ...d, massG: d.massG * k })),
   fineness: s.fineness,
   yolkMaxC: s.yolkMaxC,
 });
-const zero = (s: SauceState): SauceState => ({
-  ...s,
-  waterG: 0,
-  gelatinG: 0,
-  dissolvedG: 0,
-  milkSolidsG: 0,
-  saltG: 0,
-  fatG: 0,
-  yolkG: 0,
-  starches: [],
-  pureeG: 0,
-  pureeSolidsG: 0,
-  sugarG: 0,
-  acids: {},
-});
-
 const tooSalty: Mend = ({ state, temperatureC, facts, now, target, add }) => {
   const m = now.massG;
   const enough = notOver("salt", "saltPct", now.saltPct, target.saltPct, 2);

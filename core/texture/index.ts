@@ -36,7 +36,9 @@ export {
   steamOff,
 } from "./sauce-state";
 export { STANDARD_LIQUIDS, type StandardLiquid, markOfLiquid, standardLiquid } from "./standard-liquids";
-export { type Body, bareBody, bodyOf, fatPctOf, reducedBy, saltPctOf, setsBelowC } from "./sauce-thickness";
+export { type Body, bareBody } from "./body-laws";
+export { setsBelowC } from "./body-warnings";
+export { bodyOf, fatPctOf, reducedBy, saltPctOf } from "./sauce-thickness";
 export { type Tempering, type YolkWindow, temperLiaison, yolkEquivalents, yolkWindow } from "./yolk";
 export { MOUNT_FROM, MOUNT_LEAST_C, type Mounted, breaksAtC, mountButter } from "./butter";
 export {

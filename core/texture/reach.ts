@@ -11,7 +11,8 @@ import {
   fatPerThickener,
 } from "../thickening";
 import { NO_SAUCE, type SauceState, addSauce, massOfSauce, steamOff } from "./sauce-state";
-import { type Body, bareBody, bodyOf } from "./sauce-thickness";
+import { type Body, bareBody } from "./body-laws";
+import { bodyOf } from "./sauce-thickness";
 import { standardLiquid } from "./standard-liquids";
 
 /** Backwards along the scale: what brings a sauce to a wanted thickness. */

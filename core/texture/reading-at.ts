@@ -1,5 +1,5 @@
 import type { FactValues } from "../facts";
-import { bareBody } from "./sauce-thickness";
+import { bareBody } from "./body-laws";
 import type { SauceState } from "./sauce-state";
 import { waterViscosity } from "./properties";
 
