@@ -8,6 +8,7 @@ import {
   labelOf,
   misnamed,
   keepsDays,
+  bodyAcross,
 } from "~/core/formula";
 import { memo } from "react";
 import { ALLERGENS } from "~/core/larder";
@@ -86,6 +87,7 @@ export const PotPanel = memo(function PotPanel({
   const label = labelOf(walked);
   const days = keepsDays(document, walked, kitchen.facts);
   const wrongName = misnamed(document, walked);
+  const across = state?.body ? bodyAcross(state.pot, state.body, kitchen.facts) : [];
   return (
     <aside aria-label="The pot" className="border-rule bg-enamel/60 px-4 py-5 sm:px-6 lg:border-l">
       {state?.vessel ? (
@@ -158,6 +160,13 @@ export const PotPanel = memo(function PotPanel({
             </Ask>{" "}
             <span className="text-faded">{bandText(intervals[index]?.figures.body, 1, 0)}</span>,{" "}
             {bandOf(state.body.thickness).name} at {printNumber(state.body.atC)} °C
+            {across.length > 0 && (
+              <span className="block text-faded">
+                {across
+                  .map(a => `${a.words} ${a.thickness === "sets" ? "it sets" : printNumber(a.thickness)}`)
+                  .join(" · ")}
+              </span>
+            )}
             {state.body.warnings.map(w => (
               <span key={w.code} className="block text-saffron-ink">
                 ▲ {w.message}

@@ -5,6 +5,7 @@ import { bandOf } from "../texture";
 import {
   FIGURES,
   balanceAlong,
+  bodyAcross,
   bindingsFor,
   explain,
   intervalsAlong,
@@ -37,6 +38,18 @@ describe("body along the line", () => {
     const cold = bodyOf({ ...demo("smoked-trout-veloute"), servedC: 20 });
     expect(cold?.thickness ?? 0).toBeGreaterThan(bodyOf(demo("smoked-trout-veloute"))?.thickness ?? 0);
   });
+  test("C131 hot, on the plate, cold: thicker as it cools, a gel where its gelatin holds it", () => {
+    const across = (id: string) => {
+      const last = walk(demo(id), kitchen).states.at(-1);
+      return last?.body ? bodyAcross(last.pot, last.body, kitchen.facts) : [];
+    };
+    const veloute = across("smoked-trout-veloute").map(a => a.thickness as number);
+    expect(veloute).toHaveLength(3);
+    expect(veloute[1]).toBeGreaterThan(veloute[0] ?? 100);
+    expect(veloute[2]).toBeGreaterThan(veloute[1] ?? 100);
+    expect(across("guinea-fowl-glace").at(-1)).toMatchObject({ words: "cold", thickness: "sets" });
+    expect(across("walnut-oil-mayonnaise")).toEqual([]);
+  });
   test("it grows when the roux is wetted, and not before", () => {
     const states = walk(demo("smoked-trout-veloute"), kitchen).states;
     const bind = states.findIndex(s => s.step.kind === "thicken");
@@ -60,6 +73,20 @@ describe("body along the line", () => {
     const asked = explain({ ask: "figure", step: last, figure: "body" }, document, walked, kitchen);
     expect(asked?.inputs.map(i => i.label)).toContain("starch, as flour");
   });
+});
+
+test("a purée made apart is one of the ways: its grams, no gluten, nothing put on the line by itself", () => {
+  const document = demo("smoked-trout-veloute");
+  const walked = walk(document, kitchen);
+  const now = walked.states.at(-1)?.body?.thickness ?? 0;
+  const [some, more] = [now + 8, now + 16].map(target =>
+    bindingsFor(document, walked, kitchen, target).find(way => way.id === "puree"),
+  );
+  expect(some?.thickness).toBeCloseTo(now + 8, 1);
+  expect(more?.lines[0]?.massG).toBeGreaterThan(some?.lines[0]?.massG ?? Infinity);
+  expect(some?.cost).toBeGreaterThan(0);
+  expect(some?.does.join()).toContain("no gluten");
+  if (some) expect(withBinding(document, some, () => "x")).toBe(document);
 });
 
 describe("C20, C78, C116 every way to a body, compared", () => {

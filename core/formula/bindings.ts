@@ -11,7 +11,8 @@ import {
   thickenTo,
   yolkWindow,
 } from "../texture";
-import { bisect } from "../quantity";
+import { PUREE_VEGETABLES, asSauce, pureeBalance } from "../puree";
+import { bisect, g } from "../quantity";
 import { type BindingForm, THICKENERS, type ThickenerId } from "../thickening";
 import { sauceOf, servedAtC } from "./body";
 import { costOfIngredient } from "./cost";
@@ -206,6 +207,11 @@ export function bindingsFor(
   }
   const liaison = liaisonTo(state, target, atC, kitchen);
   if (liaison) found.push({ ...liaison, cost: costOf(liaison.lines) });
+  const puree = pureeTo(state, target, atC, kitchen);
+  if (puree) {
+    const carrot = ingredient(PUREE_OF);
+    found.push({ ...puree.binding, cost: carrot ? costOfIngredient(carrot, g(puree.rawG)) : null });
+  }
   const down = loosenTo(state, looseningWith("water"), target, atC, facts);
   if (down.ok && down.value.evaporateG > 0)
     found.push({
@@ -256,6 +262,47 @@ function liaisonTo(state: SauceState, target: number, atC: number, kitchen: Kitc
       `Window ${window.loC}–${Math.round(window.hiC)} °C; alarm at ${Math.round(window.hiC - 2)} °C.`,
     ],
     step: { kind: "liaison", toC, durationMin: 6 } as Partial<Step>,
+  };
+}
+
+/** The purée a binding is reckoned with: sweet, of no strong colour of its own, in every kitchen. */
+const PUREE_OF = "carrot";
+
+/** A purée made apart that brings a sauce to a body, and the trimmed vegetable it takes. */
+function pureeTo(
+  state: SauceState,
+  target: number,
+  atC: number,
+  { facts }: Kitchen,
+): { binding: Binding; rawG: number } | null {
+  const made = pureeBalance({ trimmedG: 1000, vegetable: PUREE_VEGETABLES[PUREE_OF], sieve: "tamis" });
+  if (!made.ok) return null;
+  const gram = asSauce(1, made.value.perKg / 1000);
+  const at = (grams: number) => addSauce(state, gram, grams);
+  const gap = (grams: number) => bareBody(at(grams), atC, facts).thickness - target;
+  const massG = gap(0) >= 0 ? null : bisect(gap, 0, massOfSauce(state));
+  if (massG === null) return null;
+  const end = at(massG);
+  return {
+    rawG: (1000 * massG) / made.value.pureeG,
+    binding: {
+      id: "puree",
+      title: "Vegetable purée, made apart",
+      lines: [{ larder: PUREE_OF, name: `plain ${PUREE_OF} purée`, massG }],
+      evaporateG: 0,
+      finishedG: massOfSauce(end),
+      saltPct: saltPctOf(end),
+      thickness: bareBody(end, atC, facts).thickness,
+      does: [
+        "opaque, brings its taste and colour",
+        "no gluten, no milk",
+        "holds and freezes",
+        "whisk it in warm, sieve once more",
+      ],
+      cost: null,
+      warnings: [],
+      step: null,
+    },
   };
 }
 

@@ -20,6 +20,7 @@ import {
   type SauceState,
   YOLK_FAT,
   bodyOf,
+  setsBelowC,
 } from "../texture";
 import type { FormulaDocument } from "./document";
 
@@ -158,6 +159,37 @@ export function bodyOfPot(pot: PotState, atC: number, facts: FactValues): PotBod
     emulsion: null,
     warnings: body.warnings,
   };
+}
+
+/** Where a sauce is met: in the pot, on a warm plate, out of the cold. */
+export const MET_AT = [
+  { words: "hot", atC: 80 },
+  { words: "on the plate", atC: 50 },
+  { words: "cold", atC: 8 },
+] as const;
+
+export interface BodyAt {
+  readonly words: string;
+  readonly atC: number;
+  /** 0–100; `"sets"` where its gelatin holds it. */
+  readonly thickness: number | "sets";
+}
+
+/**
+ * Body in the pot, on the plate and cold, as far as the kitchen's own readings have put it right; `"sets"` where its
+ * gelatin holds it. Nothing for what is an emulsion: it is made for one temperature.
+ */
+export function bodyAcross(pot: PotState, known: PotBody, facts: FactValues): readonly BodyAt[] {
+  if (!known.body) return [];
+  const sets = setsBelowC(known.body.gelatinPct);
+  const learned = known.thickness - known.forecast;
+  return MET_AT.flatMap(({ words, atC }): BodyAt[] => {
+    if (sets !== null && atC < sets) return [{ words, atC, thickness: "sets" }];
+    const body = bodyOf(sauceOf(pot), atC, facts);
+    return body.ok
+      ? [{ words, atC, thickness: Math.min(100, Math.max(0, body.value.thickness + learned)) }]
+      : [];
+  });
 }
 
 const LEAST_G = 1;
