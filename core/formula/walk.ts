@@ -226,6 +226,10 @@ function stateAfter(
   kitchen: Kitchen,
 ): StateAfterStep {
   const { pot, vessel } = done;
+  // The dearest figure of all, and often nobody looks at it: worked out when it is asked for.
+  const body = once(() =>
+    asRead(bodyOfPot(pot, from.servedC, kitchen.facts), kitchen.learnedBody.get(from.family)),
+  );
   return {
     step,
     pot,
@@ -241,12 +245,20 @@ function stateAfter(
     computed: done.computed,
     warnings: warnings.length ? [...warnings, ...done.warnings] : done.warnings,
     course: done.course,
-    body: asRead(bodyOfPot(pot, from.servedC, kitchen.facts), kitchen.learnedBody.get(from.family)),
+    get body() {
+      return body();
+    },
     cost:
       from.cost + lines.reduce((sum, line) => sum + (costOfIngredient(line.ingredient, line.massG) ?? 0), 0),
     ...(done.mark && { mark: done.mark }),
     ...(done.bulkLevelMm !== undefined && { bulkLevelMm: done.bulkLevelMm }),
   };
+}
+
+/** Works something out at the first asking, and remembers it. */
+function once<T>(work: () => T): () => T {
+  let known: { readonly value: T } | null = null;
+  return () => (known ??= { value: work() }).value;
 }
 
 /** Applies one step to a pot, as planned or as it really stands. */

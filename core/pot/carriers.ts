@@ -39,6 +39,9 @@ export interface Carriers {
   readonly beatenWith: EmulsionTool | null;
 }
 
+/** No phases, no acids: the same object everywhere, so that nothing is added to anything for it. */
+const NONE: Readonly<Record<never, number>> = {};
+
 export const NO_CARRIERS: Carriers = {
   starches: [],
   yolkG: 0,
@@ -47,16 +50,20 @@ export const NO_CARRIERS: Carriers = {
   milkDry: NO_POOLS,
   pureeDry: NO_POOLS,
   fineness: 1,
-  phases: {},
-  acids: {},
+  phases: NONE,
+  acids: NONE,
   beatenWith: null,
 };
 
 /** Pools whose shares a carrier can hold: what neither leaves as steam nor melts. */
 const OWN: readonly PoolName[] = ["proteinOther", "sugars", "starch", "fibre", "other"];
-const ownOf = (pools: Pools): Pools => ({
+const ownOf = ({ proteinOther, sugars, starch, fibre, other }: Pools): Pools => ({
   ...NO_POOLS,
-  ...Object.fromEntries(OWN.map(name => [name, pools[name]])),
+  proteinOther,
+  sugars,
+  starch,
+  fibre,
+  other,
 });
 
 /** All shares of the pools that belong to a carrier. */
@@ -66,7 +73,8 @@ export const carriedPools = (c: Carriers): Pools =>
 const sumOf = <K extends string>(
   a: Readonly<Partial<Record<K, number>>>,
   b: Readonly<Partial<Record<K, number>>>,
-): Partial<Record<K, number>> => {
+): Readonly<Partial<Record<K, number>>> => {
+  if (b === NONE) return a;
   const sum: Partial<Record<K, number>> = { ...a };
   for (const key of Object.keys(b) as K[]) sum[key] = (sum[key] ?? 0) + (b[key] ?? 0);
   return sum;
@@ -74,13 +82,16 @@ const sumOf = <K extends string>(
 const timesOf = <K extends string>(
   a: Readonly<Partial<Record<K, number>>>,
   k: number,
-): Partial<Record<K, number>> =>
-  Object.fromEntries(Object.entries(a).map(([key, x]) => [key, (x as number) * k])) as Partial<
-    Record<K, number>
-  >;
+): Readonly<Partial<Record<K, number>>> => {
+  if (a === NONE) return a;
+  const times: Partial<Record<K, number>> = {};
+  for (const key of Object.keys(a) as K[]) times[key] = (a[key] ?? 0) * k;
+  return times;
+};
 
 /** Doses of one kind and colour that have been through the same are one. */
 function joinStarches(a: readonly StarchCarrier[], b: readonly StarchCarrier[]): readonly StarchCarrier[] {
+  if (!b.length) return a;
   const joined = [...a];
   for (const dose of b) {
     const at = joined.findIndex(

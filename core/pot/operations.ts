@@ -70,11 +70,8 @@ function addPoolsTo(
   mass: Grams,
   options: { id: string; temperatureC: Celsius },
 ): PotState {
-  const next = {
-    ...pot,
-    temperatureC: mixTemperature(pot, pools, options.temperatureC),
-    entered: addPools(pot.entered, pools),
-  };
+  const temperatureC = mixTemperature(pot, pools, options.temperatureC);
+  const entered = addPools(pot.entered, pools);
   if (ingredient.phase === "solids") {
     const part: SolidPart = {
       id: options.id,
@@ -88,17 +85,19 @@ function addPoolsTo(
       juiceReleased: false,
       ...(ingredient.carries?.thickener && { thickener: ingredient.carries.thickener }),
     };
-    return { ...next, solids: [...pot.solids, part] };
+    return { ...pot, temperatureC, entered, solids: [...pot.solids, part] };
   }
   const carriers = joinCarriers(pot.carriers, carriersOf(ingredient, pools, mass, options.temperatureC));
   if (ingredient.phase === "fat")
     return {
-      ...next,
+      ...pot,
+      temperatureC,
+      entered,
       carriers,
       floatFatG: g(pot.floatFatG + pools.fat),
       liquor: addPools(pot.liquor, { ...pools, fat: 0 }),
     };
-  return { ...next, carriers, liquor: addPools(pot.liquor, pools) };
+  return { ...pot, temperatureC, entered, carriers, liquor: addPools(pot.liquor, pools) };
 }
 
 /**

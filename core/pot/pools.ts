@@ -75,20 +75,25 @@ export function massOfPools(p: Pools): Grams {
 }
 
 // Written out pool by pool: these are the innermost sums of every walk, and a loop over names costs ten times as much.
-export const addPools = (a: Pools, b: Pools): Pools => ({
-  water: a.water + b.water,
-  fat: a.fat + b.fat,
-  proteinOther: a.proteinOther + b.proteinOther,
-  collagen: a.collagen + b.collagen,
-  sugars: a.sugars + b.sugars,
-  starch: a.starch + b.starch,
-  fibre: a.fibre + b.fibre,
-  salt: a.salt + b.salt,
-  ethanol: a.ethanol + b.ethanol,
-  acidVolatile: a.acidVolatile + b.acidVolatile,
-  acidFixed: a.acidFixed + b.acidFixed,
-  other: a.other + b.other,
-});
+export const addPools = (a: Pools, b: Pools): Pools =>
+  b === NO_POOLS
+    ? a
+    : a === NO_POOLS
+      ? b
+      : {
+          water: a.water + b.water,
+          fat: a.fat + b.fat,
+          proteinOther: a.proteinOther + b.proteinOther,
+          collagen: a.collagen + b.collagen,
+          sugars: a.sugars + b.sugars,
+          starch: a.starch + b.starch,
+          fibre: a.fibre + b.fibre,
+          salt: a.salt + b.salt,
+          ethanol: a.ethanol + b.ethanol,
+          acidVolatile: a.acidVolatile + b.acidVolatile,
+          acidFixed: a.acidFixed + b.acidFixed,
+          other: a.other + b.other,
+        };
 export const subtractPools = (a: Pools, b: Pools): Pools => ({
   water: a.water - b.water,
   fat: a.fat - b.fat,
