@@ -39,6 +39,12 @@ describe("readings on their way to the server", () => {
     expect(await pendingOf("a")).toEqual([reading(1)]);
     expect(localStorage).toHaveLength(0);
   });
+  test("a spoiled jotting keeps no other from the queue", async () => {
+    localStorage.setItem("hondaro.reading.x", "{not a reading");
+    localStorage.setItem("hondaro.reading.y", JSON.stringify({ runId: "a", event: reading(2) }));
+    expect(await pendingOf("a")).toEqual([reading(2)]);
+    expect(localStorage).toHaveLength(0);
+  });
   test("stay on the device after delivery until a page has been told them", async () => {
     await enqueue("a", reading(1));
     await deliver("a", answer(200, { ok: true, serverNow: 5 }));

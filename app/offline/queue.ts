@@ -36,10 +36,20 @@ function jot(kept: Kept): void {
   }
 }
 
+/** A jotting as it was written; one that something else has spoiled keeps no other from the queue. */
+function readJotted(text: string | null): Kept | null {
+  try {
+    const kept = JSON.parse(text ?? "null") as Kept | null;
+    return kept?.runId && kept.event?.id ? kept : null;
+  } catch {
+    return null;
+  }
+}
+
 async function takeUpJotted(): Promise<void> {
   for (const key of Object.keys(localStorage).filter(k => k.startsWith(JOTTED))) {
-    const text = localStorage.getItem(key);
-    if (text) await (await queue()).put("pending", JSON.parse(text) as Kept);
+    const kept = readJotted(localStorage.getItem(key));
+    if (kept) await (await queue()).put("pending", kept);
     localStorage.removeItem(key);
   }
 }
