@@ -11,7 +11,8 @@ import {
   pureeBalance,
   toolFor,
 } from "~/core/puree";
-import { printNumber } from "~/core/quantity";
+import { g, printMass, printNumber } from "~/core/quantity";
+import { Button } from "../../ui/button";
 import { Choice } from "../../ui/choice";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
@@ -56,8 +57,19 @@ export function PureePanel({
   const [want, setWant] = useState(72);
   const [liquid, setLiquid] = useState<Moisten>("milk");
   const [butterPct, setButter] = useState(6);
+  // What stood on the scale beats the table of yields.
+  const [weighed, setWeighed] = useState<{ readonly cookedG?: number; readonly sievedG?: number }>({});
+  const weigh = (key: keyof typeof weighed, label: string) => (
+    <TypedField
+      label={label}
+      shown={weighed[key] === undefined ? "" : printMass(g(weighed[key]))}
+      read={readMass("The weight", "kg")}
+      onRead={massG => setWeighed({ ...weighed, [key]: massG })}
+      inputClassName="w-24"
+    />
+  );
   const v: PureeVegetable = PUREE_VEGETABLES[id];
-  const balance = pureeBalance({ grossG, vegetable: v, sieve });
+  const balance = pureeBalance({ grossG, vegetable: v, sieve, weighed });
   const tool = toolFor(v.name);
   const floury = isFloury(v.name);
   const jar = kitchen.data.appliances.find(a => a.kind === "blender");
@@ -67,7 +79,10 @@ export function PureePanel({
         <Choice
           label="vegetable"
           value={id}
-          onPick={setId}
+          onPick={next => {
+            setId(next);
+            setWeighed({});
+          }}
           options={VEGETABLE_IDS.map(x => [x, PUREE_VEGETABLES[x].name] as const)}
         />
         <TypedField
@@ -96,6 +111,9 @@ export function PureePanel({
           onRead={setButter}
           inputClassName="w-20"
         />
+        {weigh("cookedG", "cooked, weighed")}
+        {weigh("sievedG", "sieved, weighed")}
+        {Object.keys(weighed).length > 0 && <Button onClick={() => setWeighed({})}>By the table</Button>}
       </div>
       {!balance.ok ? (
         <p role="alert" className="text-beet">

@@ -65,7 +65,7 @@ export function PureeSits({
         <Row
           label={`cooked, ${v.method}`}
           value={printMass(g(balance.cookedG))}
-          note={`${printNumber(100 * v.cookYield)} %`}
+          note={`${printNumber((100 * balance.cookedG) / balance.trimmedG)} %`}
         />
         <Row label="purée" value={printMass(g(balance.pureeG))} note={SIEVE_LOSS[sieve].use} />
         {driedG > 0 && (

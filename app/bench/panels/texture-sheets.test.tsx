@@ -186,6 +186,19 @@ describe("Purée", () => {
     await userEvent.selectOptions(screen.getByLabelText("through"), "no sieve");
     expect(figure(/^purée/)).toBeGreaterThan(sieved);
   });
+  test("what was weighed beats the table, and gives way to it again", async () => {
+    sheet("salsify-puree");
+    await type("as bought", "5 kg");
+    const byTable = [figure(/^cooked/), figure(/^purée/)];
+    await type("cooked, weighed", "3.1 kg");
+    await type("sieved, weighed", "2.9 kg");
+    expect([figure(/^cooked/), figure(/^purée/)]).toEqual([3100, 2900]);
+    await type("cooked, weighed", "0.2 kg");
+    expect(words(screen.getByRole("alert"))).toMatch(/dry matter; 200 g cannot be all that is left/);
+    await userEvent.click(screen.getByRole("button", { name: "By the table" }));
+    expect([figure(/^cooked/), figure(/^purée/)]).toEqual(byTable);
+    expect((screen.getByLabelText("sieved, weighed") as HTMLInputElement).value).toBe("");
+  });
   test("floury potato: no blade, and dried before it is enriched (C110, C108)", async () => {
     sheet("salsify-puree");
     expect(screen.queryByText(/no blade/)).toBeNull();
