@@ -88,7 +88,6 @@ test("screens of formulas, larder and kit are accessible", async ({ page }) => {
     "/larder/new",
     "/larder/import",
     "/kit",
-    "/kit/figures",
     "/kit/sauteuse-24",
     "/kit/new",
   ]) {
@@ -96,6 +95,14 @@ test("screens of formulas, larder and kit are accessible", async ({ page }) => {
     await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
     await accessible(page, path);
   }
+});
+
+test("the figures the sums rest on are accessible", async ({ page }) => {
+  test.slow();
+  await signAs(page);
+  await page.goto("/kit/figures");
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  await accessible(page, "/kit/figures");
 });
 
 test("stove, range and book are accessible", async ({ page }) => {
