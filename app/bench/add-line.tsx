@@ -1,11 +1,11 @@
 import { useState } from "react";
 import { ulid } from "ulid";
 import { type Kitchen, type Step, addLine, parseLine, relationInWords, namesIn } from "~/core/formula";
-import type { Formula } from "./use-formula";
+import type { Editing } from "./use-formula";
 import { NAMES_LIST } from "./ingredient-field";
 
 /** A line typed in one go: "2 parts onion", "60 g/l butter", "a knob of butter". It is read back while typing. */
-export function AddLine({ step, formula, kitchen }: { step: Step; formula: Formula; kitchen: Kitchen }) {
+export function AddLine({ step, formula, kitchen }: { step: Step; formula: Editing; kitchen: Kitchen }) {
   const [text, setText] = useState("");
   const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
   const read = text.trim()

@@ -3,7 +3,7 @@ import { Plus } from "lucide-react";
 import { ulid } from "ulid";
 import { STEP_KINDS, type StepKindName, insertStep } from "~/core/formula";
 import { buttonClass } from "../ui/button";
-import type { Formula } from "./use-formula";
+import type { Editing } from "./use-formula";
 
 /** Adds a step behind the open one, or at the end. */
 export function AddStep({
@@ -11,7 +11,7 @@ export function AddStep({
   after,
   onAdded,
 }: {
-  formula: Formula;
+  formula: Editing;
   after: string | null;
   onAdded: (id: string) => void;
 }) {

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from "react";
 import { Form, useActionData, useNavigation } from "react-router";
-import { type Kitchen, type Walk, withBase } from "~/core/formula";
+import { type FormulaDocument, type Kitchen, type Walk, withBase } from "~/core/formula";
 import { familyById } from "~/core/families";
 import { g, printDuration, printNumber } from "~/core/quantity";
 import { BURNER_CLASSES, FLAT_TOPS } from "~/core/reduction";
@@ -20,11 +20,9 @@ const SAVE_WORDS: Record<SaveState, string> = {
   conflict: "not saved: somebody else saved meanwhile",
 };
 
-/** Whether everything typed is saved: a key counts here before the line has followed it. */
-function useSaveState(formula: Formula): SaveState {
-  const typed = useSyncExternalStore(formula.onTyped, formula.typed, () => formula.document);
-  return formula.saveState === "saved" && typed !== formula.base ? "waiting" : formula.saveState;
-}
+/** Whether everything typed is saved: a key counts here before the page has followed it. */
+const saveStateAt = (formula: Formula, typed: FormulaDocument): SaveState =>
+  formula.saveState === "saved" && typed !== formula.base ? "waiting" : formula.saveState;
 
 export interface BenchHeaderProps {
   formula: Formula;
@@ -48,7 +46,8 @@ export function BenchHeader({
   timeBand,
 }: BenchHeaderProps) {
   const { document, edit } = formula;
-  const saveState = useSaveState(formula);
+  const typed = useSyncExternalStore(formula.onTyped, formula.typed, () => document);
+  const saveState = saveStateAt(formula, typed);
   const good = saveState === "saved";
   const waiting = saveState === "waiting" || saveState === "saving";
   return (
@@ -60,7 +59,7 @@ export function BenchHeader({
         <h1>
           <input
             aria-label="Name of the formula"
-            value={document.name}
+            value={typed.name}
             maxLength={120}
             onChange={event => {
               const name = event.currentTarget.value;

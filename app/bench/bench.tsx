@@ -1,9 +1,8 @@
-import { useCallback, useDeferredValue, useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { data, redirect, useNavigate } from "react-router";
 import { ulid } from "ulid";
 import {
   type Askable,
-  type Kitchen,
   FIGURES,
   type FigureId,
   STEP_KINDS,
@@ -11,12 +10,9 @@ import {
   explain,
   insertStep,
   moveStep,
-  openKitchen,
   removeStep,
   takeSum,
   traceOf,
-  WalkCache,
-  walk,
 } from "~/core/formula";
 import { printDuration, s } from "~/core/quantity";
 import { database, findFormula, weighedLines } from "~/data";
@@ -33,6 +29,7 @@ import { useIntervals } from "../workers/use-intervals";
 import { BenchHeader } from "./bench-header";
 import { ConflictNotice } from "./conflict-notice";
 import { FACES, type Face } from "./faces";
+import { lineReader } from "./line-now";
 import { type PanelId, Panels } from "./panels";
 import { PotPanel } from "./pot-panel";
 import { cook, saveEdit } from "./save.server";
@@ -86,21 +83,13 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
 
 function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["loaderData"]) {
   const formula = useFormula(stored.id, stored);
-  const { document: typed } = formula;
-  // What is typed stands at once; the walk and everything drawn from it follow as soon as there is a moment.
-  const document = useDeferredValue(typed);
+  const { document } = formula;
   const [burnerId, setBurnerId] = useState(kitchenData.defaultBurnerId);
-  const opened = useMemo(() => openKitchen(kitchenData, {}, burnerId), [kitchenData, burnerId]);
-  // The facts stay the same objects while somebody types: what was worked out before a step stands.
-  const kitchen = useMemo<Kitchen>(
-    () => ({
-      ...opened,
-      data: { ...kitchenData, formulas: { ...kitchenData.formulas, [stored.id]: document } },
-    }),
-    [opened, kitchenData, document, stored.id],
+  const lineOf = useMemo(
+    () => lineReader(kitchenData, burnerId, stored.id),
+    [kitchenData, burnerId, stored.id],
   );
-  const [cache] = useState(() => new WalkCache());
-  const walked = useMemo(() => walk(document, kitchen, { trace: true, cache }), [document, kitchen, cache]);
+  const { kitchen, walked } = lineOf(document);
   const { intervals, fresh } = useIntervals(document, kitchenData, burnerId);
   const [selected, setSelected] = useState<string | null>(null);
   const [face, setFace] = useState<Face>("grams");
@@ -160,7 +149,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
         {formula.theirs && (
           <ConflictNotice
             base={formula.base}
-            mine={typed}
+            mine={document}
             theirs={formula.theirs}
             kitchen={kitchen}
             onTake={formula.takeTheirs}
@@ -182,9 +171,8 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
             <WeighedContext value={weighed}>
               <StepLine
                 formula={formula}
-                walked={walked}
+                lineOf={lineOf}
                 intervals={intervals}
-                kitchen={kitchen}
                 face={face}
                 onFace={() => setFace(nextFace)}
                 selected={selected}

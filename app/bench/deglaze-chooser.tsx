@@ -1,7 +1,7 @@
 import { useMemo, useState } from "react";
 import { type Kitchen, type Step, deglazeChoices, walk } from "~/core/formula";
 import { g, printDuration, printMass, printNumber, printVolume } from "~/core/quantity";
-import type { Formula } from "./use-formula";
+import type { Editing } from "./use-formula";
 
 /** What could lift the fond here, how much the pan floor takes, and what each liquid makes of the sauce. */
 export function DeglazeChooser({
@@ -10,7 +10,7 @@ export function DeglazeChooser({
   kitchen,
 }: {
   step: Step;
-  formula: Formula;
+  formula: Editing;
   kitchen: Kitchen;
 }) {
   const [open, setOpen] = useState(false);

@@ -19,11 +19,11 @@ import { AddLine } from "./add-line";
 import { IngredientField } from "./ingredient-field";
 import { readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
-import type { Formula } from "./use-formula";
+import type { Editing } from "./use-formula";
 import { Learned } from "./weighed";
 
 /** What a group shares out, where the step has one. */
-export function GroupEditor({ step, formula }: { step: Step; formula: Formula }) {
+export function GroupEditor({ step, formula }: { step: Step; formula: Editing }) {
   const { document } = formula;
   const used = new Set(step.lines.flatMap(line => (line.amount.kind === "part" ? [line.amount.group] : [])));
   return document.groups
@@ -48,7 +48,7 @@ export function LinesEditor({
   state,
 }: {
   step: Step;
-  formula: Formula;
+  formula: Editing;
   kitchen: Kitchen;
   state: StateAfterStep | undefined;
 }) {
@@ -79,7 +79,7 @@ function LineRow({
 }: {
   line: Line;
   step: Step;
-  formula: Formula;
+  formula: Editing;
   kitchen: Kitchen;
   state: StateAfterStep | undefined;
 }) {

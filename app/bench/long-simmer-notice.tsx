@@ -1,10 +1,10 @@
 import { longSimmer, meansLongSimmer } from "~/core/families";
 import { type Step, updateStep } from "~/core/formula";
 import { printDuration, minutes } from "~/core/quantity";
-import type { Formula } from "./use-formula";
+import type { Editing } from "./use-formula";
 
 /** A simmer longer than this kind of stock takes asks whether it is meant. */
-export function LongSimmerNotice({ step, formula }: { step: Step; formula: Formula }) {
+export function LongSimmerNotice({ step, formula }: { step: Step; formula: Editing }) {
   const long = longSimmer(formula.document);
   if (long?.stepId !== step.id || step.kind !== "simmer") return null;
   const atMost = Math.max(1, step.durationMin - (long.minutes - long.atMostMin));

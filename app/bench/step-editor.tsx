@@ -22,12 +22,12 @@ import { DeglazeChooser } from "./deglaze-chooser";
 import { GroupEditor, LinesEditor } from "./line-editor";
 import { STEP_FIELDS } from "./step-field-list";
 import { StepFieldInput } from "./step-fields";
-import type { Formula } from "./use-formula";
+import type { Editing } from "./use-formula";
 
 export interface StepEditorProps {
   step: Step;
   index: number;
-  formula: Formula;
+  formula: Editing;
   kitchen: Kitchen;
   state: StateAfterStep | undefined;
   interval: StepIntervals | undefined;

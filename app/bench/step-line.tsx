@@ -7,12 +7,11 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
-import { type KeyboardEvent, createContext, useContext, useMemo, useRef } from "react";
+import { type KeyboardEvent, createContext, useContext, useMemo, useRef, useSyncExternalStore } from "react";
 import {
   FIGURES,
   type FigureId,
-  type Kitchen,
-  type Step,
+  type FormulaDocument,
   type StepIntervals,
   type Walk,
   moveStep,
@@ -21,9 +20,9 @@ import { useSettled } from "../ui/use-settled";
 import { AddStep } from "./add-step";
 import type { Face } from "./faces";
 import { IngredientNames } from "./ingredient-field";
+import type { LineNow } from "./line-now";
 import { ROW_GRID, threadColumns } from "./row-grid";
 import { ThreadPicker } from "./thread-picker";
-import { largestOf } from "./threads";
 import { SortableRow } from "./sortable-row";
 import { StepRow } from "./step-row";
 import { useRowsInView } from "./use-rows-in-view";
@@ -31,9 +30,8 @@ import type { Formula } from "./use-formula";
 
 export interface StepLineProps {
   formula: Formula;
-  walked: Walk;
+  lineOf: (document: FormulaDocument) => LineNow;
   intervals: readonly StepIntervals[];
-  kitchen: Kitchen;
   face: Face;
   onFace: () => void;
   selected: string | null;
@@ -45,9 +43,8 @@ export interface StepLineProps {
 /** The line: steps down the page, amounts beside them, the pot's state as threads at the right. */
 export function StepLine({
   formula,
-  walked,
+  lineOf,
   intervals,
-  kitchen,
   face,
   onFace,
   selected,
@@ -58,25 +55,20 @@ export function StepLine({
   const { document, edit } = formula;
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
   // Rows nobody can see follow when the typing pauses.
-  const settled = useSettled(walked, OUT_OF_VIEW_PAUSE_MS);
-  const largest = useLargest(walked, threads);
-  const largestSettled = useLargest(settled, threads);
+  const settled = useSettled(document, OUT_OF_VIEW_PAUSE_MS);
   const order = document.steps.map(step => step.id).join(" ");
   const list = useRef<HTMLOListElement>(null);
   const inView = useRowsInView(list, order);
   const line: LineOfRows = {
-    drawnFrom: (step, index) => {
-      if (!inView || inView.has(step.id) || selected === step.id) return [walked, largest];
-      return settled.states[index]?.step.id === step.id ? [settled, largestSettled] : [walked, largest];
-    },
-    stepById: new Map(document.steps.map((step, index) => [step.id, [step, index]])),
+    formula,
+    lineOf,
+    settled: (id, index) => (settled.steps[index]?.id === id ? settled : document),
+    isInView: id => !inView || inView.has(id) || selected === id,
     intervals,
     threads,
     face,
     selected,
     onSelect,
-    formula,
-    kitchen,
   };
   // The frames that can be dragged stay as they are while amounts are typed; only what is in them is drawn again.
   const frames = useMemo(() => {
@@ -99,7 +91,7 @@ export function StepLine({
           <ol ref={list} onKeyDown={alongTheLine}>
             {ids.map((id, index) => (
               <SortableRow key={id} id={id} index={index} open={selected === id}>
-                <RowOfLine id={id} />
+                <RowOfLine id={id} index={index} />
               </SortableRow>
             ))}
           </ol>
@@ -147,7 +139,7 @@ export function StepLine({
       {document.steps.length === 0 && (
         <p className="py-8 text-faded">No step yet. Begin with what goes into the oven or the pot.</p>
       )}
-      <IngredientNames kitchen={kitchen} />
+      <IngredientNames kitchen={lineOf(document).kitchen} />
       <AddStep formula={formula} after={selected} onAdded={onSelect} />
     </section>
   );
@@ -159,40 +151,59 @@ const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates };
 
 /** What the rows are drawn from; each picks its own. */
 interface LineOfRows {
-  readonly drawnFrom: (step: Step, index: number) => readonly [Walk, Partial<Record<FigureId, number>>];
-  readonly stepById: ReadonlyMap<string, readonly [Step, number]>;
+  readonly formula: Formula;
+  readonly lineOf: (document: FormulaDocument) => LineNow;
+  /** The document a row out of view is drawn from. */
+  readonly settled: (id: string, index: number) => FormulaDocument;
+  readonly isInView: (id: string) => boolean;
   readonly intervals: readonly StepIntervals[];
   readonly threads: readonly FigureId[];
   readonly face: Face;
   readonly selected: string | null;
   readonly onSelect: (id: string | null) => void;
-  readonly formula: Formula;
-  readonly kitchen: Kitchen;
 }
 const LineContext = createContext<LineOfRows | null>(null);
 
-function RowOfLine({ id }: { id: string }) {
+function RowOfLine({ id, index }: { id: string; index: number }) {
   const line = useContext(LineContext);
-  const [step, index] = line?.stepById.get(id) ?? [];
-  if (!line || !step || index === undefined) return null;
-  const [source, largest] = line.drawnFrom(step, index);
+  return line && <RowOfThis id={id} index={index} line={line} />;
+}
+
+const NEVER = () => () => undefined;
+
+/** A row in view follows every key by itself, ahead of the page around it. */
+function RowOfThis({ id, index, line }: { id: string; index: number; line: LineOfRows }) {
+  const { formula, threads } = line;
+  const inView = line.isInView(id);
+  const drawn = () => line.settled(id, index);
+  const document = useSyncExternalStore(
+    inView ? formula.onTyped : NEVER,
+    inView ? formula.typed : drawn,
+    drawn,
+  );
+  const { walked, kitchen, largest } = line.lineOf(document);
   const open = line.selected === id;
+  const editing = useMemo(() => ({ document, edit: formula.edit }), [document, formula.edit]);
+  const scale = threads.map(largest);
+  const step = document.steps[index];
+  // While a step is put in, moved or taken out, a row may be a moment ahead of its frame.
+  if (step?.id !== id) return null;
   return (
     <StepRow
       step={step}
       index={index}
-      state={source.states[index]}
-      before={source.states[index - 1]}
+      state={walked.states[index]}
+      before={walked.states[index - 1]}
       interval={line.intervals[index]}
-      problems={problemsAt(source, index)}
-      threads={line.threads}
-      largest={largest}
+      problems={problemsAt(walked, index)}
+      threads={threads}
+      scale={scale}
       face={line.face}
-      finishedMl={source.finishedMl}
+      finishedMl={walked.finishedMl}
       open={open}
       onToggle={() => line.onSelect(open ? null : id)}
-      formula={line.formula}
-      kitchen={line.kitchen}
+      formula={editing}
+      kitchen={kitchen}
     />
   );
 }
@@ -207,9 +218,6 @@ function alongTheLine(event: KeyboardEvent<HTMLOListElement>) {
 
 /** Rows out of view are drawn again when nothing was typed for so long, ms. */
 const OUT_OF_VIEW_PAUSE_MS = 200;
-
-const useLargest = (walked: Walk, threads: readonly FigureId[]) =>
-  useMemo(() => Object.fromEntries(threads.map(id => [id, largestOf(walked, id)])), [threads, walked]);
 
 const NO_PROBLEMS: Walk["problems"] = [];
 

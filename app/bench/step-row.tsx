@@ -19,7 +19,7 @@ import { LongSimmerNotice } from "./long-simmer-notice";
 import { StepEditor } from "./step-editor";
 import { ROW_GRID } from "./row-grid";
 import { THREAD_COLOUR, hasMoved } from "./threads";
-import type { Formula } from "./use-formula";
+import type { Editing } from "./use-formula";
 
 export interface StepRowProps {
   step: Step;
@@ -29,12 +29,13 @@ export interface StepRowProps {
   interval: StepIntervals | undefined;
   problems: readonly Problem[];
   threads: readonly FigureId[];
-  largest: Partial<Record<FigureId, number>>;
+  /** What the thickest thread of each figure stands for. */
+  scale: readonly number[];
   face: Face;
   finishedMl: number;
   open: boolean;
   onToggle: () => void;
-  formula: Formula;
+  formula: Editing;
   kitchen: Kitchen;
 }
 
@@ -45,6 +46,7 @@ const looksTheSame = (before: StepRowProps, after: StepRowProps): boolean =>
   (Object.keys(after) as (keyof StepRowProps)[]).every(
     key =>
       before[key] === after[key] ||
+      (key === "scale" && after.scale.every((most, i) => most === before.scale[i])) ||
       (WHEN_OPEN.has(key) && !before.open && !after.open && after.step.kind !== "simmer"),
   );
 
@@ -56,7 +58,7 @@ export const StepRow = memo(function StepRow({
   interval,
   problems,
   threads,
-  largest,
+  scale,
   face,
   finishedMl,
   open,
@@ -126,12 +128,12 @@ export const StepRow = memo(function StepRow({
               {elapsedClock(state.clockS)} {clockBandText(interval?.clockS)}
             </span>
           </p>
-          {threads.map(id => (
+          {threads.map((id, i) => (
             <Thread
               key={id}
               className="hidden py-2.5 lg:row-span-2 lg:block"
-              from={before ? (FIGURES[id].of(before) ?? 0) / (largest[id] ?? 1) : 0}
-              to={(FIGURES[id].of(state) ?? 0) / (largest[id] ?? 1)}
+              from={before ? (FIGURES[id].of(before) ?? 0) / (scale[i] ?? 1) : 0}
+              to={(FIGURES[id].of(state) ?? 0) / (scale[i] ?? 1)}
               colour={THREAD_COLOUR[id]}
             >
               {hasMoved(id, state, before) && (

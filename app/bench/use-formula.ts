@@ -1,10 +1,12 @@
-import { useCallback, useEffect, useRef, useState } from "react";
+import { startTransition, useCallback, useEffect, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import { type FormulaDocument, readFormula } from "~/core/formula";
 import type { SaveReply } from "./save.server";
 
 /** Typing pauses this long before the formula is saved, ms. */
 const PAUSE_MS = 700;
+/** The rows in view follow every key; the rest of the page is drawn again when the typing pauses this long, ms. */
+const DRAWN_AFTER_MS = 150;
 const TRY_AGAIN_MS = 4000;
 const MOST_UNDO = 200;
 
@@ -67,11 +69,12 @@ export interface StoredHead {
 }
 
 export interface Formula {
+  /** What the page is drawn from. While somebody types in a field it lags behind `typed` by a moment. */
   readonly document: FormulaDocument;
   readonly number: number;
   readonly rowVersion: number;
   readonly saveState: SaveState;
-  /** What was typed so far, drawn or not: it may be ahead of `document` for a moment. */
+  /** What was typed so far, to the last key. */
   readonly typed: () => FormulaDocument;
   /** Tells at once of every edit. */
   readonly onTyped: (listener: () => void) => () => void;
@@ -81,7 +84,7 @@ export interface Formula {
   readonly theirs: StoredHead | null;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
-  /** `tag` joins edits of one field into one undo. */
+  /** `tag` names a field being typed in: its keys make one undo, and the page around it follows when the typing pauses. */
   readonly edit: (change: (document: FormulaDocument) => FormulaDocument, tag?: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
@@ -92,6 +95,9 @@ export interface Formula {
   readonly join: (document: FormulaDocument) => void;
 }
 
+/** What a step's editor needs of the formula it stands in. */
+export type Editing = Pick<Formula, "document" | "edit">;
+
 const draftKey = (id: string) => `hondaro-draft-${id}`;
 
 interface Draft {
@@ -101,6 +107,10 @@ interface Draft {
   /** On its way to the server when the draft was kept: once it has arrived, the draft builds on that. */
   readonly sending: FormulaDocument | null;
 }
+
+/** Whether both have the same steps in the same order. */
+const sameRows = (a: FormulaDocument, b: FormulaDocument): boolean =>
+  a.steps.length === b.steps.length && a.steps.every((step, i) => step.id === b.steps[i]?.id);
 
 function keepDraft(id: string, draft: Draft): void {
   try {
@@ -139,6 +149,12 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   });
   // What is drawn may lag behind the keys for a moment; what was typed is known, and kept on this device, at once.
   const latest = useRef(history);
+  const lag = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  const drawAll = useCallback(() => {
+    clearTimeout(lag.current);
+    lag.current = undefined;
+    setHistory(latest.current);
+  }, []);
   const typed = useCallback(() => latest.current.present, []);
   const [listeners] = useState(() => new Set<() => void>());
   const onTyped = useCallback(
@@ -165,13 +181,26 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     (edit: Edit) => {
       const next = step(latest.current, edit);
       if (next === latest.current) return;
+      const typing = edit.type === "edit" && edit.tag && sameRows(next.present, latest.current.present);
       latest.current = next;
       keepDraft(id, { rowVersion: builtOn.current, document: next.present, sending: sent.current });
-      setHistory(next);
+      if (typing) {
+        clearTimeout(lag.current);
+        lag.current = setTimeout(() => startTransition(drawAll), DRAWN_AFTER_MS);
+      } else drawAll();
       for (const listener of listeners) listener();
     },
-    [id, listeners],
+    [id, listeners, drawAll],
   );
+  // Whoever leaves a field finds all of the page following before the next thing is pressed.
+  useEffect(() => {
+    const left = () => lag.current !== undefined && drawAll();
+    document.addEventListener("focusout", left, true);
+    return () => {
+      document.removeEventListener("focusout", left, true);
+      clearTimeout(lag.current);
+    };
+  }, [drawAll]);
   const changed = history.present !== head.document;
 
   // Once, after the page has come to life: what an earlier visit could not save.

@@ -2,13 +2,13 @@ import { createContext, useContext } from "react";
 import { type Line, updateLine, withLineMass } from "~/core/formula";
 import { g, printMass } from "~/core/quantity";
 import { type WeighedLine, learnedWeight } from "~/core/run";
-import type { Formula } from "./use-formula";
+import type { Editing } from "./use-formula";
 
 /** What was weighed for the lines of this formula in its batches. */
 export const WeighedContext = createContext<readonly WeighedLine[]>([]);
 
 /** An assumed amount beside what hands have really put in; one tap makes it measured. */
-export function Learned({ line, nowG, formula }: { line: Line; nowG: number; formula: Formula }) {
+export function Learned({ line, nowG, formula }: { line: Line; nowG: number; formula: Editing }) {
   const weighed = useContext(WeighedContext);
   if (line.certainty !== "assumed") return null;
   const learned = learnedWeight(weighed, line.id, formula.document.base.massG);

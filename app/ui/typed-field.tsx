@@ -1,5 +1,5 @@
 import clsx from "clsx";
-import { type ReactNode, startTransition, useId, useState } from "react";
+import { type ReactNode, useId, useState } from "react";
 import type { Result } from "~/core/result";
 
 export interface TypedFieldProps<T> {
@@ -65,12 +65,10 @@ export function TypedField<T>({
             const text = event.currentTarget.value;
             setTyped(text);
             const next = read(text);
-            // What follows from it may take a moment longer than the key itself, and a newer key overtakes it.
-            if (next.ok) startTransition(() => onRead(next.value));
+            if (next.ok) onRead(next.value);
           }}
           onBlur={() => {
-            // Together with what follows from it: until then the text stays.
-            if (!problem) startTransition(() => setTyped(null));
+            if (!problem) setTyped(null);
           }}
           className={clsx(
             "min-w-0 rounded-md border bg-enamel px-2 py-1",

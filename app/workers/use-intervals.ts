@@ -1,5 +1,5 @@
 import { type Remote, releaseProxy, wrap } from "comlink";
-import { useEffect, useRef, useState } from "react";
+import { startTransition, useEffect, useRef, useState } from "react";
 import type { FormulaDocument, KitchenData, StepIntervals } from "~/core/formula";
 import type { IntervalJobs } from "./intervals.worker";
 
@@ -51,7 +51,7 @@ export function useIntervals(
     let wanted = true;
     const timer = setTimeout(() => {
       void worker.current?.remote.intervals(document, burnerId).then(intervals => {
-        if (wanted) setAnswer({ of: document, on: burnerId, intervals });
+        if (wanted) startTransition(() => setAnswer({ of: document, on: burnerId, intervals }));
       });
     }, PAUSE_MS);
     return () => {
