@@ -220,8 +220,8 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
   );
 }
 
-/** The chart is drawn again when nothing was typed for so long, ms. */
-const CHART_PAUSE_MS = 250;
+/** The chart is drawn again so long after the page around it, ms. */
+const CHART_PAUSE_MS = 150;
 
 const withUnit = (text: string, unit: string) => (text ? `${text} ${unit}`.trim() : "");
 const nextFace = (face: Face): Face => FACES[(FACES.indexOf(face) + 1) % FACES.length] ?? "grams";

@@ -64,6 +64,8 @@ export function LinesEditor({
   );
 }
 
+const AWAY = <X aria-hidden="true" className="size-4" />;
+
 const CERTAINTY_WORDS: Record<Certainty, string> = {
   stated: "stated",
   measured: "measured",
@@ -154,7 +156,7 @@ function LineRow({
         aria-label={`Remove ${ingredient?.name ?? "this ingredient"}`}
         onClick={() => formula.edit(d => removeLine(d, line.id))}
       >
-        <X aria-hidden="true" className="size-4" />
+        {AWAY}
       </button>
       <Learned line={line} nowG={amount?.massG ?? 0} formula={formula} />
       {line.question && (

@@ -33,6 +33,11 @@ export interface StepEditorProps {
   interval: StepIntervals | undefined;
 }
 
+// Drawn once: an icon is the same with every key.
+const UP = <ArrowUp aria-hidden="true" className="size-4" />;
+const DOWN = <ArrowDown aria-hidden="true" className="size-4" />;
+const AWAY = <Trash2 aria-hidden="true" className="size-4" />;
+
 /** A row opened in place: everything of the step can be changed here. */
 export function StepEditor({ step, index, formula, kitchen, state, interval }: StepEditorProps) {
   const kind = kindOf(step);
@@ -81,21 +86,21 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             onClick={() => formula.edit(d => moveStep(d, step.id, -1))}
             disabled={index === 0}
           >
-            <ArrowUp aria-hidden="true" className="size-4" /> Move up
+            {UP} Move up
           </Button>
           <Button
             look="quiet"
             onClick={() => formula.edit(d => moveStep(d, step.id, 1))}
             disabled={index === formula.document.steps.length - 1}
           >
-            <ArrowDown aria-hidden="true" className="size-4" /> Move down
+            {DOWN} Move down
           </Button>
           <Button
             look="quiet"
             className="hover:text-beet"
             onClick={() => formula.edit(d => removeStep(d, step.id))}
           >
-            <Trash2 aria-hidden="true" className="size-4" /> Remove this step
+            {AWAY} Remove this step
           </Button>
         </div>
       </div>

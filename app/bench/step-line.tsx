@@ -8,14 +8,7 @@ import {
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { type KeyboardEvent, createContext, useContext, useMemo, useRef, useSyncExternalStore } from "react";
-import {
-  FIGURES,
-  type FigureId,
-  type FormulaDocument,
-  type StepIntervals,
-  type Walk,
-  moveStep,
-} from "~/core/formula";
+import { FIGURES, type FigureId, type FormulaDocument, type StepIntervals, moveStep } from "~/core/formula";
 import { useSettled } from "../ui/use-settled";
 import { AddStep } from "./add-step";
 import type { Face } from "./faces";
@@ -181,10 +174,10 @@ function RowOfThis({ id, index, line }: { id: string; index: number; line: LineO
     inView ? formula.typed : drawn,
     drawn,
   );
-  const { walked, kitchen, largest } = line.lineOf(document);
+  const now = line.lineOf(document);
   const open = line.selected === id;
   const editing = useMemo(() => ({ document, edit: formula.edit }), [document, formula.edit]);
-  const scale = threads.map(largest);
+  const scale = threads.map(now.largest);
   const step = document.steps[index];
   // While a step is put in, moved or taken out, a row may be a moment ahead of its frame.
   if (step?.id !== id) return null;
@@ -192,18 +185,16 @@ function RowOfThis({ id, index, line }: { id: string; index: number; line: LineO
     <StepRow
       step={step}
       index={index}
-      state={walked.states[index]}
-      before={walked.states[index - 1]}
+      {...now.row(index)}
       interval={line.intervals[index]}
-      problems={problemsAt(walked, index)}
       threads={threads}
       scale={scale}
       face={line.face}
-      finishedMl={walked.finishedMl}
+      finishedMl={line.face === "per litre" ? now.walked.finishedMl : 0}
       open={open}
       onToggle={() => line.onSelect(open ? null : id)}
       formula={editing}
-      kitchen={kitchen}
+      kitchen={now.kitchen}
     />
   );
 }
@@ -216,17 +207,5 @@ function alongTheLine(event: KeyboardEvent<HTMLOListElement>) {
   event.preventDefault();
 }
 
-/** Rows out of view are drawn again when nothing was typed for so long, ms. */
-const OUT_OF_VIEW_PAUSE_MS = 200;
-
-const NO_PROBLEMS: Walk["problems"] = [];
-
-/** What stopped the walk at a step; the same empty list wherever nothing did. */
-function problemsAt(walked: Walk, index: number): Walk["problems"] {
-  if (!walked.problems.length) return NO_PROBLEMS;
-  return walked.problems.filter(
-    p =>
-      p.field.startsWith(`steps.${index}`) ||
-      (index === walked.states.length && !p.field.startsWith("steps.")),
-  );
-}
+/** Rows out of view are drawn again so long after the page around them, ms. */
+const OUT_OF_VIEW_PAUSE_MS = 100;

@@ -10,7 +10,7 @@ import {
   kindOf,
 } from "~/core/formula";
 import { printMass, printNumber } from "~/core/quantity";
-import type { Problem } from "~/core/result";
+import type { Problem, Warning } from "~/core/result";
 import { type Band, bandText, clockBandText, elapsedClock } from "../text/format";
 import { Ask } from "../ui/ask";
 import { Thread } from "../ui/thread";
@@ -28,6 +28,8 @@ export interface StepRowProps {
   before: StateAfterStep | undefined;
   interval: StepIntervals | undefined;
   problems: readonly Problem[];
+  /** What the whole line says of this step. */
+  doubts: readonly Warning[];
   threads: readonly FigureId[];
   /** What the thickest thread of each figure stands for. */
   scale: readonly number[];
@@ -38,6 +40,8 @@ export interface StepRowProps {
   formula: Editing;
   kitchen: Kitchen;
 }
+
+const NONE: readonly Warning[] = [];
 
 /** Read only while the row is open: a closed one need not be drawn again for them. */
 const WHEN_OPEN: ReadonlySet<string> = new Set(["formula", "kitchen", "onToggle"]);
@@ -57,6 +61,7 @@ export const StepRow = memo(function StepRow({
   before,
   interval,
   problems,
+  doubts,
   threads,
   scale,
   face,
@@ -101,7 +106,7 @@ export const StepRow = memo(function StepRow({
           </p>
         ))}
         <LongSimmerNotice step={step} formula={formula} />
-        {state?.warnings.map(warning => (
+        {(state ? [...state.warnings, ...doubts] : NONE).map(warning => (
           <p key={warning.code} className="mt-1 text-sm text-saffron-ink">
             ▲ {warning.message}
           </p>

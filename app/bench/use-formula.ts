@@ -6,7 +6,7 @@ import type { SaveReply } from "./save.server";
 /** Typing pauses this long before the formula is saved, ms. */
 const PAUSE_MS = 700;
 /** The rows in view follow every key; the rest of the page is drawn again when the typing pauses this long, ms. */
-const DRAWN_AFTER_MS = 150;
+const DRAWN_AFTER_MS = 250;
 const TRY_AGAIN_MS = 4000;
 const MOST_UNDO = 200;
 

@@ -79,6 +79,13 @@ export interface WalkOptions {
 const MOST_PASSES = 60;
 const FOUND = 1e-9;
 
+/** A walk under way: it goes as far as it is asked to, and no step is worked out twice. */
+export interface Walking {
+  /** What is known after a step; `undefined` where the walk stops before it. What only the whole line can say of it is not among its warnings yet. */
+  readonly at: (index: number) => StateAfterStep | undefined;
+  readonly whole: () => Walk;
+}
+
 /**
  * Walks the line: the heart of Hondaro. After every step it knows what is in the pot.
  *
@@ -89,7 +96,11 @@ const FOUND = 1e-9;
  * Pure and deterministic.
  * @errors in `problems`: those of the steps, UNKNOWN_ID for a line, CYCLE with its path, NO_CONVERGENCE names the line
  */
-export function walk(document: FormulaDocument, kitchen: Kitchen, options: WalkOptions = {}): Walk {
+export const walk = (document: FormulaDocument, kitchen: Kitchen, options: WalkOptions = {}): Walk =>
+  beginWalk(document, kitchen, options).whole();
+
+/** Begins a walk that need not go to the end at once. Where an amount looks ahead to the yield, its first step needs the whole line. */
+export function beginWalk(document: FormulaDocument, kitchen: Kitchen, options: WalkOptions = {}): Walking {
   const cache = options.cache ?? new WalkCache();
   const sources = resolveSources(
     document,
@@ -98,17 +109,31 @@ export function walk(document: FormulaDocument, kitchen: Kitchen, options: WalkO
     (other, where, path) => walk(other, where, { path, cache }),
     cache,
   );
-  if (!sources.ok) return stopped(document, [], sources.problems, []);
+  if (!sources.ok) return alreadyWalked(stopped(document, [], sources.problems, []));
   const known = cache.sources(sources.value);
+  const guess = aheadOf(document.base.massG, document.base.massG, document);
+  const passWith = (ahead: Ahead) => pass(document, kitchen, known, ahead, { ...options, cache });
   const lookAhead = linesAhead(document);
-  let ahead: Ahead = aheadOf(document.base.massG, document.base.massG, document);
+  if (!lookAhead.length) return underWay(passWith(guess));
+  return alreadyWalked(findYield(document, known, lookAhead, guess, ahead => toTheEnd(passWith(ahead))));
+}
+
+/** Walks again and again, each time with the yield the walk before came to, until it no longer moves. */
+function findYield(
+  document: FormulaDocument,
+  sources: ReadonlyMap<string, Ingredient>,
+  lookAhead: readonly [number, Line][],
+  guess: Ahead,
+  walkWith: (ahead: Ahead) => Walk,
+): Walk {
+  let ahead = guess;
   for (let i = 0; i < MOST_PASSES; i++) {
-    const result = pass(document, kitchen, known, ahead, { ...options, cache });
+    const result = walkWith(ahead);
     const next = aheadOf(result.finishedMl, result.finishedG, document);
     const settled =
       Math.abs(next.litres - ahead.litres) <= FOUND * Math.max(1, next.litres) &&
       Math.abs(next.kg - ahead.kg) <= FOUND * Math.max(1, next.kg);
-    if (!lookAhead.length || result.problems.length || settled) return result;
+    if (result.problems.length || settled) return result;
     ahead = next;
   }
   const [stepIndex = 0, line] = lookAhead[0] ?? [];
@@ -120,11 +145,39 @@ export function walk(document: FormulaDocument, kitchen: Kitchen, options: WalkO
         code: "NO_CONVERGENCE",
         field: `steps.${stepIndex}.lines`,
         value: line?.id,
-        message: `“${line ? sources.value.get(line.id)?.name : "A line"}” counted on the yield grows faster than the yield does. Type a smaller amount, or grams.`,
+        message: `“${line ? sources.get(line.id)?.name : "A line"}” counted on the yield grows faster than the yield does. Type a smaller amount, or grams.`,
       },
     ],
     [],
   );
+}
+
+const alreadyWalked = (walked: Walk): Walking => ({ at: index => walked.states[index], whole: () => walked });
+
+function toTheEnd(steps: Generator<StateAfterStep, Walk>): Walk {
+  let next = steps.next();
+  while (!next.done) next = steps.next();
+  return next.value;
+}
+
+function underWay(steps: Generator<StateAfterStep, Walk>): Walking {
+  const states: StateAfterStep[] = [];
+  let end: Walk | null = null;
+  const on = () => {
+    const next = steps.next();
+    if (next.done) end = next.value;
+    else states.push(next.value);
+  };
+  return {
+    at: index => {
+      while (!end && states.length <= index) on();
+      return states[index];
+    },
+    whole: () => {
+      while (!end) on();
+      return end;
+    },
+  };
 }
 
 const aheadOf = (finishedMl: number, finishedG: number, document: FormulaDocument): Ahead => ({
@@ -159,14 +212,14 @@ function stopped(
   };
 }
 
-/** One walk with a given guess of the yield. */
-function pass(
+/** One walk with a given guess of the yield, step by step. */
+function* pass(
   document: FormulaDocument,
   kitchen: Kitchen,
   sources: ReadonlyMap<string, Ingredient>,
   ahead: Ahead,
   options: WalkOptions & { readonly cache: WalkCache },
-): Walk {
+): Generator<StateAfterStep, Walk> {
   const states: StateAfterStep[] = [];
   const used = new Map<string, Ingredient>();
   const solved = new Map<string, Grams>();
@@ -205,6 +258,7 @@ function pass(
     ({ pot, vessel } = state);
     clock = state.clockS;
     cost = state.cost;
+    yield state;
   }
   return end([]);
 }
