@@ -1,7 +1,7 @@
 import type { Ingredient } from "../larder";
 import { RAW_EGG_CAUTION, eggOf } from "./egg";
 import { type Step, kindOf } from "./steps";
-import type { StateAfterStep } from "./walk";
+import type { StateAfterStep } from "./state-after";
 
 /** Steps that speak of the egg they take themselves. */
 const OWN_EGG_WORDS: ReadonlySet<Step["kind"]> = new Set(["liaison", "clarify"]);

@@ -2,6 +2,7 @@ import { type Ingredient, asPurchased } from "../larder";
 import { EXITS, exitMass } from "../pot";
 import type { Grams } from "../quantity";
 import { type Result, checkNumber, ok, refuse, valueOf } from "../result";
+import type { Line } from "./amount";
 import type { FormulaDocument } from "./document";
 import { HANDS_ON } from "./step-kind";
 import { kindOf } from "./steps";
@@ -71,9 +72,9 @@ export function costOf(
   walked: Walk,
   rates: KitchenRates = { labourPerH: 0, flamePerH: 0 },
 ): Costing {
-  const trims = new Map(
-    document.steps.flatMap(step => step.lines.map(line => [line.id, line.trim] as const)),
-  );
+  const trims = new Map<string, Line["trim"]>();
+  for (const step of document.steps)
+    for (const line of step.lines) if (line.trim) trims.set(line.id, line.trim);
   const lines: CostLine[] = [];
   const credits: { what: string; use: string; massG: number; worth: number }[] = [];
   let handsOnS = 0;

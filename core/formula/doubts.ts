@@ -8,7 +8,7 @@ import { eatenShare } from "./eaten";
 import { pendingSalty, saltTargetPct } from "./salt-lock";
 import { INTENSITY } from "./served-as";
 import { kindOf } from "./steps";
-import type { StateAfterStep } from "./walk";
+import type { StateAfterStep } from "./state-after";
 
 /** Above this much salt an ingredient is one: a dose that can be mistyped by a cup for a spoon. */
 const A_SALT_PCT = 90;
@@ -27,46 +27,66 @@ const NEAR_TARGET = 0.8;
  * salt before a reduction or before something salty, pans too full for cream, herbs before oil, a pan changed before
  * its fond was lifted, and a finished sauce outside what is usual for the way it is served.
  */
-export function doubtsAlong(document: FormulaDocument, states: readonly StateAfterStep[]): Warning[][] {
-  return states.map((state, i) => [
-    ...saltDoses(state),
-    ...modelStops(state),
-    ...saltTooEarly(document, states, i),
-    ...boilOver(states, i),
-    ...herbsBeforeOil(document, states, i),
-    ...fondLost(states, i),
-    ...(i === document.steps.length - 1 ? outsideItsClass(document, state) : []),
-  ]);
+export function doubtsAlong(
+  document: FormulaDocument,
+  states: readonly StateAfterStep[],
+): (readonly Warning[])[] {
+  return states.map((state, i) =>
+    joined([
+      saltDoses(state),
+      modelStops(state),
+      saltTooEarly(document, states, i),
+      boilOver(states, i),
+      herbsBeforeOil(document, states, i),
+      fondLost(states, i),
+      i === document.steps.length - 1 ? outsideItsClass(document, state) : NONE,
+    ]),
+  );
+}
+
+const NONE: readonly Warning[] = [];
+
+/** Most steps leave nothing to say: then nothing is copied. */
+function joined(lists: readonly (readonly Warning[])[]): readonly Warning[] {
+  let all = NONE;
+  for (const list of lists) if (list.length) all = all.length ? [...all, ...list] : list;
+  return all;
 }
 
 const isSalt = (ingredient: Ingredient | undefined): boolean =>
   (ingredient?.composition.salt ?? 0) >= A_SALT_PCT;
 
-const saltDoses = (state: StateAfterStep): Warning[] =>
-  state.lines.flatMap(line => {
-    if (!isSalt(state.sources.get(line.lineId))) return [];
+const saltDoses = (state: StateAfterStep): readonly Warning[] => {
+  const salts = state.lines.filter(line => isSalt(state.sources.get(line.lineId)));
+  if (!salts.length) return NONE;
+  return salts.flatMap(line => {
     const { warning } = saltDoubt(line.massG, Math.max(0, potMass(state.pot) - line.massG) as never);
     return warning ? [warning] : [];
   });
+};
 
 /** In a closed pot the sums are only a first guess, and it is said where heat is applied. */
-function modelStops(state: StateAfterStep): Warning[] {
+function modelStops(state: StateAfterStep): readonly Warning[] {
   const limits = state.vessel && kindOf(state.step).place === "fire" ? limitsOf(state.vessel) : null;
-  return limits ? [{ code: "MODEL_STOPS", message: limits }] : [];
+  return limits ? [{ code: "MODEL_STOPS", message: limits }] : NONE;
 }
 
-function saltTooEarly(document: FormulaDocument, states: readonly StateAfterStep[], i: number): Warning[] {
+function saltTooEarly(
+  document: FormulaDocument,
+  states: readonly StateAfterStep[],
+  i: number,
+): readonly Warning[] {
   const state = states[i];
-  if (!state?.lines.some(line => isSalt(state.sources.get(line.lineId)) && line.massG > 0)) return [];
+  if (!state?.lines.some(line => isSalt(state.sources.get(line.lineId)) && line.massG > 0)) return NONE;
   const pending = pendingSalty(states, i);
-  const waits: Warning[] = pending.length
+  const waits: readonly Warning[] = pending.length
     ? [
         {
           code: "DO_NOT_SALT_YET",
           message: `Do not salt yet: ${pending.join(", ")} still to come. Salt after them, to the last grams.`,
         },
       ]
-    : [];
+    : NONE;
   const now = liquorMass(state.pot);
   const least = Math.min(...states.slice(i + 1).map(s => liquorMass(s.pot)), now);
   const reduced = states.slice(i + 1).some(s => s.step.kind === "reduce");
@@ -74,21 +94,24 @@ function saltTooEarly(document: FormulaDocument, states: readonly StateAfterStep
   const salt = eatenShare(state, "salt") * (now / least);
   const target = saltTargetPct(document);
   if (salt > NEAR_TARGET * target)
-    waits.push({
-      code: "DO_NOT_SALT_BEFORE_REDUCING",
-      message: `${salt > target ? "Stop" : "Careful"}: the reduction that follows takes it to ${printNumber(salt, 2)} % salt; wanted ${printNumber(target, 1)} %. Salt after reducing.`,
-    });
+    return [
+      ...waits,
+      {
+        code: "DO_NOT_SALT_BEFORE_REDUCING",
+        message: `${salt > target ? "Stop" : "Careful"}: the reduction that follows takes it to ${printNumber(salt, 2)} % salt; wanted ${printNumber(target, 1)} %. Salt after reducing.`,
+      },
+    ];
   return waits;
 }
 
-function boilOver(states: readonly StateAfterStep[], i: number): Warning[] {
+function boilOver(states: readonly StateAfterStep[], i: number): readonly Warning[] {
   const state = states[i];
-  if (!state?.vessel || kindOf(state.step).place !== "fire" || state.temperatureC < BOILING_UP_C) return [];
+  if (!state?.vessel || kindOf(state.step).place !== "fire" || state.temperatureC < BOILING_UP_C) return NONE;
   const dairy = states
     .slice(0, i + 1)
     .flatMap(s => s.lines)
     .reduce((sum, line) => sum + (FOAMS.test(line.name) ? line.massG : 0), 0);
-  if (dairy < FOAMING_SHARE * liquorMass(state.pot)) return [];
+  if (dairy < FOAMING_SHARE * liquorMass(state.pot)) return NONE;
   // The fullest moment of a step that boils down is its start.
   const before = states[i - 1]?.pot;
   const liquor =
@@ -97,7 +120,7 @@ function boilOver(states: readonly StateAfterStep[], i: number): Warning[] {
       : state.pot.liquor;
   const capacity = geometryOfVessel(state.vessel).capacityMl;
   const fill = volumeMlOf(liquor, state.temperatureC) / capacity;
-  if (fill <= FOAM_FILL) return [];
+  if (fill <= FOAM_FILL) return NONE;
   return [
     {
       code: "BOIL_OVER",
@@ -107,13 +130,17 @@ function boilOver(states: readonly StateAfterStep[], i: number): Warning[] {
 }
 
 /** Herbs go in after the oil: beaten with it they bruise and turn brown. Common practice, no source. */
-function herbsBeforeOil(document: FormulaDocument, states: readonly StateAfterStep[], i: number): Warning[] {
+function herbsBeforeOil(
+  document: FormulaDocument,
+  states: readonly StateAfterStep[],
+  i: number,
+): readonly Warning[] {
   const state = states[i];
   const herbs = state?.lines.filter(line => {
     const ingredient = state.sources.get(line.lineId);
     return ingredient?.solidKind === "herbs" && ingredient.composition.water > 50;
   });
-  if (!state || !herbs?.length) return [];
+  if (!state || !herbs?.length) return NONE;
   const oilLater = states
     .slice(i)
     .some(
@@ -129,16 +156,16 @@ function herbsBeforeOil(document: FormulaDocument, states: readonly StateAfterSt
           message: `${herbs.map(h => h.name).join(", ")} before the oil bruises and browns: put them in after the emulsion stands.`,
         },
       ]
-    : [];
+    : NONE;
 }
 
 /** Brown bits stay behind when the pan is changed before they are lifted. */
-function fondLost(states: readonly StateAfterStep[], i: number): Warning[] {
+function fondLost(states: readonly StateAfterStep[], i: number): readonly Warning[] {
   const [state, before] = [states[i], states[i - 1]];
   const fond = before?.step.kind === "brown" || before?.step.kind === "roast";
-  if (!state || !before || !fond || !state.vessel || !before.vessel) return [];
+  if (!state || !before || !fond || !state.vessel || !before.vessel) return NONE;
   if (state.vessel.id === before.vessel.id || state.step.kind === "deglaze" || state.step.kind === "roast")
-    return [];
+    return NONE;
   return [
     {
       code: "FOND_LEFT_BEHIND",

@@ -7,7 +7,8 @@ import { costOfIngredient } from "./cost";
 import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "./explanation";
 import { FIGURES, type FigureId, eatenOf } from "./figures";
 import { kindOf } from "./steps";
-import type { StateAfterStep, Walk } from "./walk";
+import type { StateAfterStep } from "./state-after";
+import type { Walk } from "./walk";
 
 /** What of an ingredient and of the pot a share counts. */
 const COUNTS: Partial<

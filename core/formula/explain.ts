@@ -10,7 +10,8 @@ import { explainFigure } from "./explain-figure";
 import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "./explanation";
 import type { Kitchen } from "./kitchen";
 import { kindOf } from "./steps";
-import type { StateAfterStep, Walk } from "./walk";
+import type { StateAfterStep } from "./state-after";
+import type { Walk } from "./walk";
 
 const EXIT_WORDS: Record<Exit, string> = {
   vapour: "left as steam",

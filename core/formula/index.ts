@@ -37,7 +37,8 @@ export { ATTENTION, type Attention, HANDS_ON } from "./step-kind";
 export { type Kitchen, type KitchenData, openKitchen } from "./kitchen";
 export { type Computed, type ResolvedLine, type StepKind, type Tick } from "./step-kind";
 export { STEP_KINDS, type Step, type StepKindName, kindOf } from "./steps";
-export { type StateAfterStep, type Walk, type Walking, applyStep, beginWalk, walk } from "./walk";
+export type { StateAfterStep } from "./state-after";
+export { type Walk, type Walking, applyStep, beginWalk, walk } from "./walk";
 export {
   type BonesNeeded,
   baseForYield,

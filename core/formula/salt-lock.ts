@@ -1,6 +1,6 @@
 import type { FormulaDocument } from "./document";
 import type { ServedAs } from "./served-as";
-import type { StateAfterStep } from "./walk";
+import type { StateAfterStep } from "./state-after";
 
 /** An ingredient this salty, not salt itself, decides how much salt is still wanted. Our estimate. */
 const SALTY_PCT = 2;

@@ -23,20 +23,20 @@ export function resolveSources(
   const problems: Problem[] = [];
   document.steps.forEach((step, i) =>
     step.lines.forEach((line, j) => {
-      const field = `steps.${i}.lines.${j}.of`;
+      const field = () => `steps.${i}.lines.${j}.of`;
       if ("larder" in line.of) {
         const ingredient = kitchen.ingredientById.get(line.of.larder);
         if (ingredient) found.set(line.id, ingredient);
         else
           problems.push({
             code: "UNKNOWN_ID",
-            field,
+            field: field(),
             value: line.of.larder,
             message: `“${line.of.larder}” is not in the larder any more. Choose another ingredient.`,
           });
         return;
       }
-      const product = productIngredient(line.of.formula, kitchen, path, field, walkOn, cache);
+      const product = productIngredient(line.of.formula, kitchen, path, field(), walkOn, cache);
       if (product.ok) found.set(line.id, product.value);
       else problems.push(...product.problems);
     }),

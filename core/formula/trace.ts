@@ -1,7 +1,8 @@
 import { EMPTY_POT, volumeMlOf } from "../pot";
 import { courseOf } from "./course";
 import { FIGURES, type FigureId } from "./figures";
-import type { StateAfterStep, Walk } from "./walk";
+import type { StateAfterStep } from "./state-after";
+import type { Walk } from "./walk";
 
 export interface TracedPoint {
   readonly atS: number;

@@ -6,7 +6,7 @@ import type { FormulaDocument } from "./document";
 import type { Kitchen } from "./kitchen";
 import type { ResolvedLine, StepOutcome } from "./step-kind";
 import type { Step } from "./steps";
-import type { StateAfterStep } from "./walk";
+import type { LineSoFar, StateAfterStep } from "./state-after";
 
 interface KnownStep {
   readonly step: Step;
@@ -16,15 +16,6 @@ interface KnownStep {
   readonly trace: boolean;
   readonly where: Pick<Kitchen, "facts" | "around" | "burner" | "vessels">;
   readonly done: Result<StepOutcome>;
-}
-
-/** Where the line stood before a step. */
-interface LineSoFar {
-  readonly clockS: number;
-  readonly cost: number;
-  readonly baseG: number;
-  readonly servedC: number;
-  readonly family: string;
 }
 
 interface KnownState {

@@ -1,58 +1,21 @@
 import type { Ingredient } from "../larder";
-import { EMPTY_POT, type PotState, liquorMass, potMass, volumeAt20 } from "../pot";
-import { type PotBody, bodyOfPot, servedAtC } from "./body";
-import { costOfIngredient } from "./cost";
-import { doubtsAlong } from "./doubts";
-import { asRead } from "./learned-body";
-import { productMass, productVolume } from "./product";
-import { WalkCache } from "./walk-cache";
-import {
-  type Celsius,
-  type Grams,
-  type Millilitres,
-  type Millimetres,
-  type Seconds,
-  g,
-  s,
-} from "../quantity";
-import type { Problem, Warning } from "../result";
-import type { TracePoint } from "../reduction";
-import type { DipMark, Vessel } from "../vessel";
+import { EMPTY_POT, type PotState } from "../pot";
+import { type Grams, type Millilitres, type Seconds, g, s } from "../quantity";
+import type { Problem } from "../result";
+import type { Vessel } from "../vessel";
 import type { Line } from "./amount";
+import { servedAtC } from "./body";
 import type { FormulaDocument } from "./document";
+import { doubtsAlong } from "./doubts";
 import type { Kitchen } from "./kitchen";
-import { type Ahead, type LineAmount, faces, looksAhead, resolveLines } from "./line-amounts";
+import { type Ahead, looksAhead, resolveLines } from "./line-amounts";
+import { productMass, productVolume } from "./product";
 import { resolveSources } from "./sources";
-import type { Computed, ResolvedLine, StepOutcome } from "./step-kind";
+import { type StateAfterStep, stateAfter, withWarnings } from "./state-after";
+import type { ResolvedLine } from "./step-kind";
 import { type Step, kindOf } from "./steps";
-import { at, levelIn } from "./steps/shared";
-
-/** The pot after a step, and what the step did. */
-export interface StateAfterStep {
-  readonly step: Step;
-  readonly pot: PotState;
-  readonly vessel: Vessel | null;
-  readonly massG: Grams;
-  /** Liquor at 20 °C; `null` while there is none. */
-  readonly volumeMl: Millilitres | null;
-  readonly temperatureC: Celsius;
-  readonly durationS: Seconds;
-  /** Since the start of the line, at the end of this step. */
-  readonly clockS: Seconds;
-  readonly levelMm: Millimetres | null;
-  readonly lines: readonly LineAmount[];
-  /** Ingredient of each line, products of other formulas included. */
-  readonly sources: ReadonlyMap<string, Ingredient>;
-  readonly computed: readonly Computed[];
-  readonly warnings: readonly Warning[];
-  readonly course: readonly TracePoint[];
-  readonly mark?: DipMark;
-  readonly bulkLevelMm?: number;
-  /** Body at the temperature it is eaten at; `null` where there is no liquor, or it is beyond a sauce. */
-  readonly body: PotBody | null;
-  /** What went in so far cost, in the kitchen’s currency, as purchased; what has no price is left out. */
-  readonly cost: number;
-}
+import { at } from "./steps/shared";
+import { WalkCache } from "./walk-cache";
 
 export interface Walk {
   readonly states: readonly StateAfterStep[];
@@ -202,7 +165,7 @@ function stopped(
   return {
     states: states.map((state, i) => {
       const more = doubts[i];
-      return more?.length ? { ...state, warnings: [...state.warnings, ...more] } : state;
+      return more?.length ? withWarnings(state, more) : state;
     }),
     problems,
     finishedMl: last ? productVolume(last.pot) : (0 as Millilitres),
@@ -261,58 +224,6 @@ function* pass(
     yield state;
   }
   return end([]);
-}
-
-/** What is known after a step, from what the step did and where the line stood before it. */
-function stateAfter(
-  step: Step,
-  done: StepOutcome,
-  lines: readonly ResolvedLine[],
-  warnings: readonly Warning[],
-  sources: ReadonlyMap<string, Ingredient>,
-  from: {
-    readonly clockS: number;
-    readonly cost: number;
-    readonly baseG: number;
-    readonly servedC: number;
-    readonly family: string;
-  },
-  kitchen: Kitchen,
-): StateAfterStep {
-  const { pot, vessel } = done;
-  // The dearest figure of all, and often nobody looks at it: worked out when it is asked for.
-  const body = once(() =>
-    asRead(bodyOfPot(pot, from.servedC, kitchen.facts), kitchen.learnedBody.get(from.family)),
-  );
-  return {
-    step,
-    pot,
-    vessel,
-    massG: potMass(pot),
-    volumeMl: liquorMass(pot) > 0 ? volumeAt20(pot.liquor) : null,
-    temperatureC: pot.temperatureC,
-    durationS: done.durationS,
-    clockS: s(from.clockS + done.durationS),
-    levelMm: levelIn(pot, vessel, kitchen.facts),
-    lines: lines.map((line, i) => faces(line, step.lines[i], from.baseG)),
-    sources,
-    computed: done.computed,
-    warnings: warnings.length ? [...warnings, ...done.warnings] : done.warnings,
-    course: done.course,
-    get body() {
-      return body();
-    },
-    cost:
-      from.cost + lines.reduce((sum, line) => sum + (costOfIngredient(line.ingredient, line.massG) ?? 0), 0),
-    ...(done.mark && { mark: done.mark }),
-    ...(done.bulkLevelMm !== undefined && { bulkLevelMm: done.bulkLevelMm }),
-  };
-}
-
-/** Works something out at the first asking, and remembers it. */
-function once<T>(work: () => T): () => T {
-  let known: { readonly value: T } | null = null;
-  return () => (known ??= { value: work() }).value;
 }
 
 /** Applies one step to a pot, as planned or as it really stands. */

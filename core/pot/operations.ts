@@ -97,7 +97,11 @@ function addPoolsTo(
       floatFatG: g(pot.floatFatG + pools.fat),
       liquor: addPools(pot.liquor, { ...pools, fat: 0 }),
     };
-  return { ...pot, temperatureC, entered, carriers, liquor: addPools(pot.liquor, pools) };
+  // As long as all that entered is in the liquor still, both are one sum.
+  const liquor = pot.entered === pot.liquor ? entered : addPools(pot.liquor, pools);
+  // Field by field: the one place where a copy that is looked up by name is felt in a long line.
+  const { solids, floatFatG, exits } = pot;
+  return { liquor, carriers, solids, floatFatG, temperatureC, entered, exits };
 }
 
 /**
