@@ -2,13 +2,13 @@ import type { Mark } from "./estimate";
 import { ALCOHOL_FACTS } from "./alcohol/facts";
 import { COOLING_FACTS } from "./cooling/facts";
 import { STEP_FACTS } from "./formula/steps/facts";
-import { EGG_FACTS } from "./emulsion/facts";
+import { EGG_FACTS, EMULSION_FACTS } from "./emulsion/facts";
 import { HEAT_FACTS } from "./heat/facts";
 import { POT_FACTS } from "./pot/facts";
 import { REDUCTION_FACTS } from "./reduction/facts";
 import { STOCK_FACTS } from "./stock/facts";
 import { TEXTURE_FACTS } from "./texture/facts";
-import { THICKENING_FACTS } from "./thickening/facts";
+import { THICKENER_FACTS, THICKENING_FACTS } from "./thickening/facts";
 import { type Problem, checkNumber } from "./result";
 import { VESSEL_FACTS } from "./vessel/facts";
 
@@ -38,8 +38,10 @@ export const FACTS = {
   ...HEAT_FACTS,
   ...COOLING_FACTS,
   ...THICKENING_FACTS,
+  ...THICKENER_FACTS,
   ...TEXTURE_FACTS,
   ...EGG_FACTS,
+  ...EMULSION_FACTS,
   ...STEP_FACTS,
 } as const satisfies Record<string, Fact>;
 
@@ -63,6 +65,8 @@ export const FACT_GROUPS: readonly {
   readonly ids: readonly FactId[];
 }[] = [
   { id: "body", label: "Body", ids: idsOf(THICKENING_FACTS, TEXTURE_FACTS) },
+  { id: "thickeners", label: "What a thickener is worth", ids: idsOf(THICKENER_FACTS) },
+  { id: "emulsions", label: "Emulsions: what holds the oil and what beats it", ids: idsOf(EMULSION_FACTS) },
   { id: "egg", label: "Keeping of egg", ids: idsOf(EGG_FACTS) },
   { id: "heat", label: "Fire, steam and reduction", ids: idsOf(REDUCTION_FACTS, HEAT_FACTS) },
   {

@@ -1,3 +1,4 @@
+import type { FactValues } from "~/core/facts";
 import { type Kitchen, type KitchenData, displacedIn, heapsOf, kindOf, openKitchen } from "~/core/formula";
 import { dissolvedPct, liquorMass, volumeMlOf } from "~/core/pot";
 import { waysToRead } from "~/core/kit";
@@ -10,6 +11,8 @@ import type { LiveRun } from "./live-run.server";
 /** A pot as it should stand at this moment. */
 export interface PotNow {
   readonly live: LiveRun;
+  /** What the sums of this kitchen rest on. */
+  readonly facts: FactValues;
   readonly state: RunState;
   readonly forecast: LiveForecast | null;
   /** 90 % widths of the step at work. */
@@ -58,6 +61,7 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
   const standing = fromLiquid ? level(startG) : (foreseen?.levelMm ?? null);
   return {
     live,
+    facts: opened.facts,
     state,
     forecast,
     band: live.bands[state.current] ?? UNKNOWN_BAND,

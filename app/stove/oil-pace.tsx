@@ -1,4 +1,5 @@
 import { type EmulsionTool, oilSchedule } from "~/core/emulsion";
+import type { FactValues } from "~/core/facts";
 import type { StateAfterStep } from "~/core/formula";
 import { type PotState, liquorMass } from "~/core/pot";
 import { g, printDuration, printMass, s } from "~/core/quantity";
@@ -15,11 +16,13 @@ export function OilPace({
   from,
   foreseen,
   tool,
+  facts,
   sinceS,
 }: {
   from: PotState;
   foreseen: StateAfterStep;
   tool: EmulsionTool;
+  facts: FactValues;
   /** Seconds since the step was begun; `null` before. */
   sinceS: number | null;
 }) {
@@ -28,7 +31,7 @@ export function OilPace({
     .reduce((m, l) => m + l.massG, 0);
   const others = foreseen.lines.reduce((m, l) => m + l.massG, 0) - oilG;
   const phaseG = liquorMass(from) + others;
-  const plan = oilSchedule(phaseG, oilG, tool);
+  const plan = oilSchedule(phaseG, oilG, tool, facts);
   if (!plan.ok) return null;
   const pace = plan.value.startGPerS / phaseG;
   const at = sinceS ?? 0;

@@ -1,5 +1,4 @@
-import { type StateAfterStep, kindOf, cautionsAt } from "~/core/formula";
-import { courseOf } from "~/core/formula";
+import { type StateAfterStep, cautionsAt, courseOf, kindOf } from "~/core/formula";
 import { printMass, printNumber } from "~/core/quantity";
 import type { Reading } from "~/core/run";
 import type { Person } from "~/data";
@@ -46,6 +45,7 @@ export function StepSide({
           from={progress.from}
           foreseen={progress.foreseen}
           tool={progress.step.tool}
+          facts={pot.facts}
           sinceS={progress.begunAt === null ? null : (now - progress.begunAt) / 1000}
         />
       )}

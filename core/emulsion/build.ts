@@ -1,8 +1,9 @@
+import type { FactValues } from "../facts";
 import { printNumber } from "../quantity";
 import { type Result, checkNumber, ok, refuse } from "../result";
 import { WHOLE_BUTTER } from "../thickening";
 import { type EmulsionInput } from "./emulsion";
-import { type PhasePart } from "./parts";
+import { type PhasePart, holdsOf } from "./parts";
 
 export const BUILD_KINDS = ["mayonnaise", "aioli", "hollandaise", "beurre-blanc", "egg-white"] as const;
 export type BuildKind = (typeof BUILD_KINDS)[number];
@@ -10,8 +11,8 @@ export type BuildKind = (typeof BUILD_KINDS)[number];
 /** Yolks by the gram; what each kind takes for its water. */
 interface Recipe {
   readonly holder: "yolk" | "egg white" | "butter solids";
-  /** Oil a gram of the holder is given, g. */
-  readonly oilPerHolder: number;
+  /** Oil a gram of the holder is given, g; what it safely holds where nothing is said. */
+  readonly oilPerHolder?: number;
   /** Shares of the water phase besides the holder. */
   readonly acid: number;
   readonly mustard: number;
@@ -21,11 +22,11 @@ interface Recipe {
 
 /** Common practice, no source; the yolk’s share is the safe limit of the model. */
 const RECIPES: Readonly<Record<BuildKind, Recipe>> = {
-  mayonnaise: { holder: "yolk", oilPerHolder: 10, acid: 0.55, mustard: 0.25, garlic: 0, salt: 0.07 },
-  aioli: { holder: "yolk", oilPerHolder: 10, acid: 0.4, mustard: 0, garlic: 0.3, salt: 0.07 },
+  mayonnaise: { holder: "yolk", acid: 0.55, mustard: 0.25, garlic: 0, salt: 0.07 },
+  aioli: { holder: "yolk", acid: 0.4, mustard: 0, garlic: 0.3, salt: 0.07 },
   hollandaise: { holder: "yolk", oilPerHolder: 4.2, acid: 0.3, mustard: 0, garlic: 0, salt: 0.04 },
   "beurre-blanc": { holder: "butter solids", oilPerHolder: 41, acid: 0.5, mustard: 0, garlic: 0, salt: 0.03 },
-  "egg-white": { holder: "egg white", oilPerHolder: 5, acid: 0.25, mustard: 0, garlic: 0, salt: 0.03 },
+  "egg-white": { holder: "egg white", acid: 0.25, mustard: 0, garlic: 0, salt: 0.03 },
 };
 
 export interface Built {
@@ -63,6 +64,7 @@ const HOT_C = { hollandaise: 60, "beurre-blanc": 54 } as const;
 export function buildEmulsion(
   kind: BuildKind,
   want: { readonly oilG?: number; readonly totalG?: number; readonly oilPct: number },
+  facts: FactValues,
   yolkEachG = 18,
 ): Result<Built> {
   const problems = [
@@ -90,13 +92,14 @@ export function buildEmulsion(
   const oilG = want.oilG ?? totalG * share;
   const phaseG = totalG - oilG;
   const r = RECIPES[kind];
+  const perHolder = r.oilPerHolder ?? holdsOf(r.holder, facts);
   const hot = kind === "hollandaise" || kind === "beurre-blanc";
   const butter = hot ? BUTTER[kind] : null;
   const butterG = butter ? oilG / butter.fat : 0;
   // The water of the butter stands in the sauce without being weighed for itself.
   const ownWaterG = butter ? butterG * butter.water : 0;
-  const yolks = r.holder === "yolk" ? Math.max(1, Math.ceil(oilG / r.oilPerHolder / yolkEachG - 1e-9)) : 0;
-  const holderG = r.holder === "yolk" ? yolks * yolkEachG : oilG / r.oilPerHolder;
+  const yolks = r.holder === "yolk" ? Math.max(1, Math.ceil(oilG / perHolder / yolkEachG - 1e-9)) : 0;
+  const holderG = r.holder === "yolk" ? yolks * yolkEachG : oilG / perHolder;
   const left = phaseG - holderG - ownWaterG;
   if (left < -TINY * totalG)
     return refuse({

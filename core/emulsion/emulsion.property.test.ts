@@ -1,5 +1,6 @@
 import { fc, test } from "@fast-check/vitest";
 import { describe, expect } from "vitest";
+import { NOMINAL_FACTS } from "../facts";
 import { valueOf } from "../result";
 import {
   BUILD_KINDS,
@@ -21,6 +22,7 @@ import {
   withPart,
 } from ".";
 
+const F = NOMINAL_FACTS;
 /** What holds for every emulsion: oil goes in to the gram, and more of a danger is never less risk. */
 const grams = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const tool = fc.constantFrom(...EMULSION_TOOLS);
@@ -38,12 +40,12 @@ const mayo = fc
     tool: r.tool,
   }));
 const risk = (input: EmulsionInput, more: { pace?: number; temperatureC?: number; oilG?: number } = {}) =>
-  breakRisk({ ...input, ...more, kind: kindOfEmulsion(input) }).score;
+  breakRisk({ ...input, ...more, kind: kindOfEmulsion(input) }, F).score;
 
 describe("how it holds", () => {
   test.prop([mayo, grams(1.02, 1.6)])("more oil is a fuller, thicker, riskier emulsion", (input, k) => {
     const more = { ...input, oilG: k * input.oilG };
-    const [a, b] = [emulsionOf(input), emulsionOf(more)];
+    const [a, b] = [emulsionOf(input, F), emulsionOf(more, F)];
     if (!a.ok || !b.ok) return;
     expect(b.value.fatVolume).toBeGreaterThan(a.value.fatVolume);
     // Where the droplets begin to touch, the law lets go of a thick water phase: a dip of a few points, in the model too.
@@ -57,7 +59,7 @@ describe("how it holds", () => {
       oilG: k * input.oilG,
       parts: input.parts.map(p => ({ ...p, massG: k * p.massG })),
     };
-    const [a, b] = [emulsionOf(input), emulsionOf(big)];
+    const [a, b] = [emulsionOf(input, F), emulsionOf(big, F)];
     if (!a.ok || !b.ok) return;
     expect(b.value.fatVolume).toBeCloseTo(a.value.fatVolume, 9);
     expect(b.value.thickness ?? 0).toBeCloseTo(a.value.thickness ?? 0, 6);
@@ -75,7 +77,7 @@ describe("how it holds", () => {
     (input, share) => {
       const waterG = waterFor(input, share);
       expect(waterG).toBeGreaterThanOrEqual(0);
-      const after = emulsionOf({ ...input, parts: withPart(input.parts, "water", waterG) });
+      const after = emulsionOf({ ...input, parts: withPart(input.parts, "water", waterG) }, F);
       if (after.ok && waterG > 0) expect(after.value.fatVolume).toBeCloseTo(share, 6);
     },
   );
@@ -85,7 +87,7 @@ describe("how the oil goes in", () => {
   test.prop([grams(10, 500), grams(10, 4000), tool])(
     "the doses are all the oil, each begins where the last ended, none is faster than the bowl takes",
     (phaseG, oilG, by) => {
-      const { doses, seconds, startGPerS, endGPerS } = valueOf(oilSchedule(phaseG, oilG, by));
+      const { doses, seconds, startGPerS, endGPerS } = valueOf(oilSchedule(phaseG, oilG, by, F));
       expect(doses.reduce((m, d) => m + d.doseG, 0)).toBeCloseTo(oilG, 4);
       doses.forEach((d, i) => {
         expect(d.fromG).toBeCloseTo(doses[i - 1]?.toG ?? 0, 9);
@@ -99,8 +101,8 @@ describe("how the oil goes in", () => {
   test.prop([grams(10, 500), grams(10, 4000), tool])(
     "the stages take as long as the doses",
     (phaseG, oilG, by) => {
-      const stages = oilStages(phaseG, oilG, by);
-      const whole = valueOf(oilSchedule(phaseG, oilG, by));
+      const stages = oilStages(phaseG, oilG, by, F);
+      const whole = valueOf(oilSchedule(phaseG, oilG, by, F));
       expect(stages.reduce((t, stage) => t + stage.seconds, 0)).toBeCloseTo(whole.seconds, 6);
       expect(stages.at(-1)?.toG).toBeCloseTo(oilG, 9);
       expect(stages[0]?.fromG).toBe(0);
@@ -112,7 +114,7 @@ describe("built and taken up again", () => {
   test.prop([fc.constantFrom(...BUILD_KINDS), grams(100, 10_000), grams(40, 88)])(
     "what is built weighs what was asked, or the refusal says what goes",
     (kind, totalG, oilPct) => {
-      const built = buildEmulsion(kind, { totalG, oilPct });
+      const built = buildEmulsion(kind, { totalG, oilPct }, F);
       if (!built.ok) {
         expect(built.problems[0]).toMatchObject({ code: "UNREACHABLE", field: "oilPct" });
         return;
@@ -126,14 +128,14 @@ describe("built and taken up again", () => {
     },
   );
   test.prop([mayo, fc.boolean()])("a rescue only adds, and leaves it less full", (input, failedBefore) => {
-    const before = emulsionOf(input);
-    const rescue = rescueBroken(input, { kind: kindOfEmulsion(input), failedBefore });
+    const before = emulsionOf(input, F);
+    const rescue = rescueBroken(input, { kind: kindOfEmulsion(input), failedBefore }, F);
     if (!before.ok || !rescue.ok) return;
     expect(rescue.value.after.fatVolume).toBeLessThanOrEqual(before.value.fatVolume + 1e-9);
     expect(rescue.value.yolkG > 0).toBe(failedBefore);
     expect(rescue.value.waterG).toBeGreaterThan(0);
     expect(rescue.value.steps.length).toBeGreaterThan(0);
-    const loosened = loosenEmulsion(input, false);
+    const loosened = loosenEmulsion(input, false, F);
     if (loosened.ok)
       expect(loosened.value.after.fatVolume).toBeLessThanOrEqual(before.value.fatVolume + 1e-9);
   });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { NOMINAL_FACTS } from "../facts";
 import { valueOf } from "../result";
 import { bandOf, breaksAtC } from "../texture";
 import {
@@ -20,6 +21,7 @@ import {
   waterFor,
 } from "./index";
 
+const F = NOMINAL_FACTS;
 const phase = (parts: Partial<Record<PhaseId, number>>) =>
   (Object.entries(parts) as [PhaseId, number][]).map(([id, massG]) => ({ id, massG }));
 const D1: EmulsionInput = {
@@ -31,12 +33,12 @@ const D1: EmulsionInput = {
 };
 const D5: EmulsionInput = { ...D1, oilG: 230, parts: phase({ yolk: 18, mustard: 5, vinegar: 15, salt: 2 }) };
 const risk = (input: EmulsionInput, more: object = {}) =>
-  breakRisk({ ...input, kind: "mayonnaise", pH: 3.9, ...more });
+  breakRisk({ ...input, kind: "mayonnaise", pH: 3.9, ...more }, F);
 
 /** Source of the rows: docs/models.md "Emulsions"; sources outside are named where they stand. */
 describe("emulsions against their check rows (D-1 to D-16)", () => {
   it("D-1 mayonnaise: φ 0.8015, y 0.5294, X 26.68, body 68.08, Q 0.741, 77.92 % oil", () => {
-    const e = valueOf(emulsionOf(D1));
+    const e = valueOf(emulsionOf(D1, F));
     expect(e.oilMl).toBeCloseTo(326.26, 1);
     expect(e.phaseMl).toBeCloseTo(80.79, 1);
     expect(e.fatVolume).toBeCloseTo(0.8015, 3);
@@ -47,12 +49,12 @@ describe("emulsions against their check rows (D-1 to D-16)", () => {
     expect(100 * e.oilShare).toBeCloseTo(77.92, 2);
   });
   it("D-2 it stands (common practice)", () => {
-    const { thickness } = valueOf(emulsionOf(D1));
+    const { thickness } = valueOf(emulsionOf(D1, F));
     expect(thickness).toBeGreaterThan(62);
     expect(thickness).toBeLessThan(77);
   });
   it("D-3 schedule: 17 doses, 4.25, 8.93 … 12.18 g, 336 s, 0.38 → 1.73 g/s", () => {
-    const s = valueOf(oilSchedule(85, 300, "whisk"));
+    const s = valueOf(oilSchedule(85, 300, "whisk", F));
     expect(s.doses).toHaveLength(17);
     expect(s.doses[0]?.doseG).toBeCloseTo(4.25, 2);
     expect(s.doses[1]?.doseG).toBeCloseTo(8.93, 2);
@@ -70,22 +72,25 @@ describe("emulsions against their check rows (D-1 to D-16)", () => {
     expect(r.reasons[1]?.share).toBeCloseTo(0.111, 2);
   });
   it("D-5 one yolk, 230 g oil: φ 0.8681, body 87.22, Q 1.179, risk 82, 32.5 g water to 0.78", () => {
-    const e = valueOf(emulsionOf(D5));
+    const e = valueOf(emulsionOf(D5, F));
     expect(e.fatVolume).toBeCloseTo(0.8681, 3);
     expect(e.thickness).toBeCloseTo(87.22, 1);
     expect(e.capacityUsed).toBeCloseTo(1.179, 2);
     expect(Math.abs(risk(D5).score - 82)).toBeLessThanOrEqual(1);
     expect(waterFor(D5, 0.78)).toBeCloseTo(32.5, 0);
-    expect(valueOf(loosenEmulsion(D5, false)).waterG).toBeCloseTo(32.5, 0);
+    expect(valueOf(loosenEmulsion(D5, false, F)).waterG).toBeCloseTo(32.5, 0);
   });
   it("D-6 commercial type: φ 0.8203, 76.54; real ones 4–8 Pa·s (rheology literature, from memory)", () => {
     const e = valueOf(
-      emulsionOf({
-        ...D1,
-        oilG: 800,
-        parts: phase({ yolk: 70, vinegar: 60, water: 50, salt: 12, mustard: 8 }),
-        tool: "homogeniser",
-      }),
+      emulsionOf(
+        {
+          ...D1,
+          oilG: 800,
+          parts: phase({ yolk: 70, vinegar: 60, water: 50, salt: 12, mustard: 8 }),
+          tool: "homogeniser",
+        },
+        F,
+      ),
     );
     expect(e.fatVolume).toBeCloseTo(0.8203, 3);
     expect(e.thickness).toBeCloseTo(76.54, 1);
@@ -95,13 +100,13 @@ describe("emulsions against their check rows (D-1 to D-16)", () => {
   const WARM = { oilKind: "butterfat", temperatureC: 58, tool: "whisk", cookedYolk: true } as const;
   it("D-7 warm yolk emulsion of whole butter: φ 0.6242, 44.27", () => {
     const e = valueOf(
-      emulsionOf({ ...WARM, oilG: 205, parts: phase({ yolk: 54, water: 80, "butter solids": 5 }) }),
+      emulsionOf({ ...WARM, oilG: 205, parts: phase({ yolk: 54, water: 80, "butter solids": 5 }) }, F),
     );
     expect(e.fatVolume).toBeCloseTo(0.6242, 3);
     expect(e.thickness).toBeCloseTo(44.27, 1);
   });
   it("D-8 of clarified butter: φ 0.7292, 58.43, heavy coat to mounding", () => {
-    const e = valueOf(emulsionOf({ ...WARM, oilG: 250, parts: phase({ yolk: 60, water: 45 }) }));
+    const e = valueOf(emulsionOf({ ...WARM, oilG: 250, parts: phase({ yolk: 60, water: 45 }) }, F));
     expect(e.fatVolume).toBeCloseTo(0.7292, 3);
     expect(e.thickness).toBeCloseTo(58.43, 1);
     expect([5, 6]).toContain(bandOf(e.thickness ?? 0).id);
@@ -114,17 +119,17 @@ describe("emulsions against their check rows (D-1 to D-16)", () => {
       oilG: 205,
       parts: phase({ water: 80, "butter solids": 5 }),
     };
-    const e = valueOf(emulsionOf(butterSauce));
+    const e = valueOf(emulsionOf(butterSauce, F));
     expect(e.fatVolume).toBeCloseTo(0.7279, 3);
     expect(e.thickness).toBeCloseTo(40.26, 1);
     expect(breaksAtC(e.fatVolume)).toBeCloseTo(58, 10);
-    const r = breakRisk({ ...butterSauce, temperatureC: 62, kind: "beurre-blanc" });
+    const r = breakRisk({ ...butterSauce, temperatureC: 62, kind: "beurre-blanc" }, F);
     expect(Math.abs(r.score - 43)).toBeLessThanOrEqual(1);
     expect(r.reasons[0]?.id).toBe("hot");
     expect(r.reasons[0]?.share).toBeCloseTo(0.38, 2);
   });
   it("D-10 rescue of D-5: 15.1 g water, 18 g yolk; φ 0.7800, 64.02; 270 g in 24 doses, 1.65 g first", () => {
-    const r = valueOf(rescueBroken(D5, { kind: "mayonnaise", failedBefore: true }));
+    const r = valueOf(rescueBroken(D5, { kind: "mayonnaise", failedBefore: true }, F));
     expect(r.waterG).toBeCloseTo(15.1, 0);
     expect(r.yolkG).toBe(18);
     expect(r.after.fatVolume).toBeCloseTo(0.78, 3);
@@ -152,12 +157,15 @@ describe("emulsions against their check rows (D-1 to D-16)", () => {
   });
   it("D-16 egg-white emulsion: φ 0.8599, Q 1.429, 84.74", () => {
     const e = valueOf(
-      emulsionOf({
-        ...D1,
-        oilG: 250,
-        parts: phase({ "egg white": 35, "lemon juice": 10, salt: 2 }),
-        tool: "stick blender",
-      }),
+      emulsionOf(
+        {
+          ...D1,
+          oilG: 250,
+          parts: phase({ "egg white": 35, "lemon juice": 10, salt: 2 }),
+          tool: "stick blender",
+        },
+        F,
+      ),
     );
     expect(e.fatVolume).toBeCloseTo(0.8599, 3);
     expect(e.capacityUsed).toBeCloseTo(1.429, 2);
@@ -191,7 +199,7 @@ describe("acceptance examples of emulsions", () => {
     expect(Math.abs(risk(C93(60), { pH: undefined }).score - 56)).toBeLessThanOrEqual(1);
   });
   it("C94 drops first, then a thread: the stages add up to the oil and grow faster", () => {
-    const stages = oilStages(152, 720, "whisk");
+    const stages = oilStages(152, 720, "whisk", F);
     expect(stages.map(s => s.name)).toEqual(["drops", "thin thread", "thread"]);
     expect(stages.at(-1)?.toG).toBe(720);
     expect(stages[0]?.toG).toBe(72);
@@ -199,11 +207,11 @@ describe("acceptance examples of emulsions", () => {
   });
   it("C95 650 g split: onto water first, 15 g or what brings it to 0.78; onto a yolk too when that has failed", () => {
     const split: EmulsionInput = { ...D1, oilG: 520, parts: phase({ yolk: 54, vinegar: 50, water: 26 }) };
-    const first = valueOf(rescueBroken(split, { kind: "mayonnaise" }));
+    const first = valueOf(rescueBroken(split, { kind: "mayonnaise" }, F));
     expect(first.yolkG).toBe(0);
     expect(first.waterG).toBeGreaterThanOrEqual(15);
     expect(first.steps.join(" ")).toMatch(/650 g of broken sauce/);
-    expect(valueOf(rescueBroken(split, { kind: "mayonnaise", failedBefore: true })).yolkG).toBe(18);
+    expect(valueOf(rescueBroken(split, { kind: "mayonnaise", failedBefore: true }, F)).yolkG).toBe(18);
   });
   it("C99 reduction 60 g, cream 60 g, butter 450 g: 570 g, 68 % fat, leaks above 58 °C", () => {
     const fat = 0.35 * 60 + 0.82 * 450;
@@ -215,28 +223,31 @@ describe("acceptance examples of emulsions", () => {
       temperatureC: 61,
       tool: "whisk",
     };
-    const r = breakRisk({ ...sauce, kind: "beurre-blanc" });
+    const r = breakRisk({ ...sauce, kind: "beurre-blanc" }, F);
     expect(r.reasons[0]?.id).toBe("hot");
     expect(
-      breakRisk({ ...sauce, temperatureC: 54, kind: "beurre-blanc" }).reasons.map(x => x.id),
+      breakRisk({ ...sauce, temperatureC: 54, kind: "beurre-blanc" }, F).reasons.map(x => x.id),
     ).not.toContain("hot");
   });
   it("C100 ham fat 60, oil 40, white 45, vinegar 15, ice 30, salt 2: 192 g, 52 % fat, 1.0 % salt and the fat’s own", () => {
     const e = valueOf(
-      emulsionOf({
-        ...D1,
-        oilG: 100,
-        parts: phase({ "egg white": 45, vinegar: 15, water: 30, salt: 2 }),
-        tool: "stick blender",
-      }),
+      emulsionOf(
+        {
+          ...D1,
+          oilG: 100,
+          parts: phase({ "egg white": 45, vinegar: 15, water: 30, salt: 2 }),
+          tool: "stick blender",
+        },
+        F,
+      ),
     );
     expect(100 + e.phaseG).toBe(192);
     expect(100 * e.oilShare).toBeCloseTo(52, 0);
     expect((100 * 2) / 192).toBeCloseTo(1.04, 2);
   });
   it("a build fits its own oil share, and its yolks hold the oil", () => {
-    const b = valueOf(buildEmulsion("mayonnaise", { totalG: 2000, oilPct: 78 }));
-    const e = valueOf(emulsionOf(b.input));
+    const b = valueOf(buildEmulsion("mayonnaise", { totalG: 2000, oilPct: 78 }, F));
+    const e = valueOf(emulsionOf(b.input, F));
     expect(b.oilG + e.phaseG).toBeCloseTo(2000, 6);
     expect(e.capacityUsed).toBeLessThanOrEqual(1);
     expect(b.yolks * 18).toBeCloseTo(b.yolkG, 10);
@@ -248,21 +259,21 @@ describe("acceptance examples of emulsions", () => {
     ["hollandaise", 65],
     ["beurre-blanc", 68],
   ] as const)("%s of 1 kg: what is weighed is 1 kg, and it holds", (kind, oilPct) => {
-    const b = valueOf(buildEmulsion(kind, { totalG: 1000, oilPct }));
+    const b = valueOf(buildEmulsion(kind, { totalG: 1000, oilPct }, F));
     const weighed = massOf(b.weigh) + (b.butter ? b.butterG : b.oilG);
     expect(weighed).toBeGreaterThan(995);
     expect(weighed).toBeLessThan(1002);
     expect(b.oilG + massOf(b.input.parts)).toBeCloseTo(1000, 6);
-    expect(valueOf(emulsionOf(b.input)).capacityUsed).toBeLessThanOrEqual(1.001);
+    expect(valueOf(emulsionOf(b.input, F)).capacityUsed).toBeLessThanOrEqual(1.001);
   });
   it("butter brings its own water: more than the sauce has room for is refused with what goes", () => {
-    const refused = buildEmulsion("beurre-blanc", { totalG: 1000, oilPct: 86 });
+    const refused = buildEmulsion("beurre-blanc", { totalG: 1000, oilPct: 86 }, F);
     expect(refused).toMatchObject({ ok: false, problems: [{ code: "UNREACHABLE", field: "oilPct" }] });
     const max = !refused.ok ? (refused.problems[0]?.allowed as { max: number }).max : 0;
-    expect(buildEmulsion("beurre-blanc", { totalG: 1000, oilPct: max }).ok).toBe(true);
+    expect(buildEmulsion("beurre-blanc", { totalG: 1000, oilPct: max }, F).ok).toBe(true);
   });
   it("too thin an emulsion: oil brings it to the thickness wanted", () => {
-    const { oilG, after } = valueOf(thickenEmulsion({ ...D1, oilG: 200 }, 65));
+    const { oilG, after } = valueOf(thickenEmulsion({ ...D1, oilG: 200 }, 65, F));
     expect(oilG).toBeGreaterThan(0);
     expect(after.thickness).toBeCloseTo(65, 6);
   });
@@ -271,7 +282,7 @@ describe("acceptance examples of emulsions", () => {
 describe("refusals", () => {
   it("no water phase, no oil, more oil than any emulsion holds, a wrong pH", () => {
     const codes = (input: EmulsionInput) => {
-      const r = emulsionOf(input);
+      const r = emulsionOf(input, F);
       return r.ok ? [] : r.problems.map(p => p.code);
     };
     expect(codes({ ...D1, parts: [] })).toEqual(["NO_WATER"]);
@@ -281,7 +292,34 @@ describe("refusals", () => {
     expect(codes({ ...D1, temperatureC: 120 })).toEqual(["T_RANGE"]);
   });
   it("the refusal of too much oil says what would hold", () => {
-    const r = emulsionOf({ ...D1, oilG: 2000 });
+    const r = emulsionOf({ ...D1, oilG: 2000 }, F);
     expect(r.ok ? "" : r.problems[0]?.message).toMatch(/Add \d+ g water, or take at most \d+ g oil/);
+  });
+});
+
+describe("a kitchen’s own figures of what holds and what beats", () => {
+  it("a yolk that holds 15 times its weight: the same mayonnaise is further from its limit, and wants fewer yolks", () => {
+    const own = { ...F, yolkHolds: 15 };
+    expect(valueOf(emulsionOf(D5, F)).capacityUsed).toBeCloseTo(230 / (18 * 10 + 5 * 3), 10);
+    expect(valueOf(emulsionOf(D5, own)).capacityUsed).toBeCloseTo(230 / (18 * 15 + 5 * 3), 10);
+    const yolks = (facts: typeof F) =>
+      valueOf(buildEmulsion("mayonnaise", { totalG: 2000, oilPct: 78 }, facts)).yolks;
+    expect([yolks(F), yolks(own)]).toEqual([9, 6]);
+  });
+  it("a whisk twice as fast: half the time, the same doses", () => {
+    const usual = valueOf(oilSchedule(85, 300, "whisk", F));
+    const fast = valueOf(oilSchedule(85, 300, "whisk", { ...F, whiskPace: 2 * F.whiskPace }));
+    expect(fast.seconds).toBeCloseTo(usual.seconds / 2, 10);
+    expect(fast.doses.map(d => d.doseG)).toEqual(usual.doses.map(d => d.doseG));
+  });
+  it("a yolk that stiffens more makes the same mayonnaise thicker", () => {
+    const stiff = valueOf(emulsionOf(D1, { ...F, yolkStiffens: 1.2 })).thickness ?? 0;
+    expect(stiff).toBeGreaterThan((valueOf(emulsionOf(D1, F)).thickness ?? 0) + 1);
+  });
+  it("a small bowl that a stand mixer of this house catches after all is no risk", () => {
+    const small = { ...D5, tool: "stand mixer" as const, kind: "mayonnaise" as const };
+    const named = (facts: typeof F) => breakRisk(small, facts).reasons.map(r => r.id);
+    expect(named(F)).toContain("small-start");
+    expect(named({ ...F, standMixerLeast: 30 })).not.toContain("small-start");
   });
 });

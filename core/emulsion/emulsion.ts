@@ -1,3 +1,4 @@
+import type { FactValues } from "../facts";
 import { clamp, printNumber } from "../quantity";
 import { type Problem, type Result, type Warning, checkNumber, ok, refuse } from "../result";
 import {
@@ -8,7 +9,7 @@ import {
   waterViscosity,
   withDroplets,
 } from "../texture";
-import { type EmulsionTool, PHASES, type PhasePart, TOOLS, massOf } from "./parts";
+import { type EmulsionTool, PHASES, type PhasePart, holdsOf, massOf, stiffensOf, toolOf } from "./parts";
 
 export type OilKind = "oil" | "butterfat";
 
@@ -47,8 +48,6 @@ export interface Emulsion {
 const MOST_FAT_VOLUME = 0.9;
 const MOST_CAPACITY = 6;
 const MOST_ACID = 0.3;
-const SABAYON = 2;
-const BODY_RISE = 6.2;
 const LANDMARK = 0.8;
 
 const oilMlOf = (grams: number, kind: OilKind, c: number): number =>
@@ -58,23 +57,23 @@ export const phaseMlOf = (parts: readonly PhasePart[]): number =>
   parts.reduce((ml, p) => ml + p.massG / PHASES[p.id].densityGPerMl, 0);
 
 /** Oil the emulsifiers of a water phase hold, g. */
-export const capacityOf = (parts: readonly PhasePart[]): number =>
-  parts.reduce((sum, p) => sum + PHASES[p.id].holds * p.massG, 0);
+export const capacityOf = (parts: readonly PhasePart[], facts: FactValues): number =>
+  parts.reduce((sum, p) => sum + holdsOf(p.id, facts) * p.massG, 0);
 
 /** The laws without limits, for searches. */
-export function bareEmulsion(input: EmulsionInput): Emulsion {
+export function bareEmulsion(input: EmulsionInput, facts: FactValues): Emulsion {
   const { parts, temperatureC: c } = input;
   const oilMl = oilMlOf(input.oilG, input.oilKind, c);
   const phaseMl = phaseMlOf(parts);
   const phaseG = massOf(parts);
   const fatVolume = oilMl / (oilMl + phaseMl);
-  const bodyShare = parts.reduce((sum, p) => sum + PHASES[p.id].body * p.massG, 0) / phaseG;
+  const bodyShare = parts.reduce((sum, p) => sum + stiffensOf(p.id, facts) * p.massG, 0) / phaseG;
   const waterPhaseMPas =
-    waterViscosity(c) * Math.exp(BODY_RISE * bodyShare) * (input.cookedYolk ? SABAYON : 1);
-  const fineness = input.tool ? TOOLS[input.tool].fineness : 1;
+    waterViscosity(c) * Math.exp(facts.phaseRise * bodyShare) * (input.cookedYolk ? facts.ribbonYolk : 1);
+  const fineness = input.tool ? toolOf(input.tool, facts).fineness : 1;
   const at = (phi: number) => rawThickness(withDroplets(waterPhaseMPas, phi, fineness));
   const moved = (k: number) => (oilMl * k) / (oilMl * k + phaseMl);
-  const capacity = capacityOf(parts);
+  const capacity = capacityOf(parts, facts);
   return {
     oilMl,
     phaseMl,
@@ -99,10 +98,10 @@ export function bareEmulsion(input: EmulsionInput): Emulsion {
  * Warns PHI_CAPPED, LOW_EMULSIFIER, RAW_EGG never cleared by an estimate.
  * Source: docs/models.md "Emulsions" (D1–D3), our estimates. @example 300 g oil, 36 yolk, 15 mustard, 30 vinegar, 4 salt → φ 0.8015, 68.08
  */
-export function emulsionOf(input: EmulsionInput): Result<Emulsion> {
+export function emulsionOf(input: EmulsionInput, facts: FactValues): Result<Emulsion> {
   const problems = problemsOf(input);
   if (problems.length) return refuse(...problems);
-  const e = bareEmulsion(input);
+  const e = bareEmulsion(input, facts);
   if (e.fatVolume > MOST_FAT_VOLUME) {
     const water = waterFor(input, 0.82);
     return refuse({
@@ -113,18 +112,18 @@ export function emulsionOf(input: EmulsionInput): Result<Emulsion> {
       message: `${printNumber(100 * e.fatVolume)} % of it would be oil by volume; above 90 % no water is left between the drops. Add ${printNumber(water)} g water, or take at most ${printNumber(oilAt(input, 0.82))} g oil.`,
     });
   }
-  if (e.capacityUsed > MOST_CAPACITY && capacityOf(input.parts) > 0)
+  if (e.capacityUsed > MOST_CAPACITY && capacityOf(input.parts, facts) > 0)
     return refuse({
       code: "OUT_OF_RANGE",
       field: "oilG",
       value: input.oilG,
-      allowed: { max: MOST_CAPACITY * capacityOf(input.parts) },
-      message: `The emulsifier is asked to hold ${printNumber(e.capacityUsed, 1)} times what it can. One yolk holds about 180 g of oil: add yolk.`,
+      allowed: { max: MOST_CAPACITY * capacityOf(input.parts, facts) },
+      message: `The emulsifier is asked to hold ${printNumber(e.capacityUsed, 1)} times what it can. A gram of yolk holds about ${printNumber(facts.yolkHolds)} g of oil: add yolk.`,
     });
   const warnings: Warning[] = [];
   if (e.fatVolume > MOST_DROPLETS)
     warnings.push({ code: "PHI_CAPPED", message: "So full of oil the thickness is at least this." });
-  if (e.capacityUsed > 1 && capacityOf(input.parts) > 0)
+  if (e.capacityUsed > 1 && capacityOf(input.parts, facts) > 0)
     warnings.push({
       code: "LOW_EMULSIFIER",
       message: `The emulsifier carries ${printNumber(100 * e.capacityUsed)} % of what it holds easily: another yolk, or less oil.`,

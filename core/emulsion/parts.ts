@@ -1,3 +1,5 @@
+import type { FactId, FactValues } from "../facts";
+
 /** What the water phase of an emulsion is made of. */
 export const PHASE_IDS = [
   "yolk",
@@ -19,10 +21,6 @@ export type PhaseId = (typeof PHASE_IDS)[number];
 
 export interface PhaseKind {
   readonly densityGPerMl: number;
-  /** How far it thickens the water phase, per gram. */
-  readonly body: number;
-  /** Oil one gram can hold, g. */
-  readonly holds: number;
   /** Acid in it, g per g, and which. */
   readonly acid?: readonly ["acetic" | "citric", number];
   /** Fat in it that does not count as free oil, and salt, g per g. */
@@ -33,27 +31,56 @@ export interface PhaseKind {
 
 export type BufferId = "yolk" | "egg white" | "milk" | "stock" | "mustard" | "puree" | "tomato";
 
+/** Source: docs/models.md "Emulsions", our estimates. */
 // prettier-ignore
-/**
- * Source: docs/models.md "Emulsions". What a yolk holds: common practice, safe for beginners (180–200 ml of oil for one of
- * 18 g; far more is possible with enough water, from memory of a food-science handbook of 2004); all else our estimates.
- */
 export const PHASES: Readonly<Record<PhaseId, PhaseKind>> = {
-  yolk: { densityGPerMl: 1.03, body: 1, holds: 10, fat: 0.28, buffer: "yolk" },
-  "whole egg": { densityGPerMl: 1.03, body: 0.5, holds: 6, fat: 0.1, buffer: "yolk" },
-  "egg white": { densityGPerMl: 1.04, body: 0.25, holds: 5, buffer: "egg white" },
-  mustard: { densityGPerMl: 1.05, body: 0.6, holds: 3, buffer: "mustard" },
-  lecithin: { densityGPerMl: 1.03, body: 0, holds: 75 },
-  milk: { densityGPerMl: 1.03, body: 0.1, holds: 2.2, fat: 0.036, buffer: "milk" },
-  "butter solids": { densityGPerMl: 1.03, body: 0, holds: 60 },
-  garlic: { densityGPerMl: 1.1, body: 0.8, holds: 4 },
-  puree: { densityGPerMl: 1.04, body: 0.6, holds: 0.8, buffer: "puree" },
-  water: { densityGPerMl: 1, body: 0, holds: 0 },
-  vinegar: { densityGPerMl: 1.01, body: 0, holds: 0, acid: ["acetic", 0.06] },
-  "lemon juice": { densityGPerMl: 1.03, body: 0, holds: 0, acid: ["citric", 0.055] },
-  salt: { densityGPerMl: 2.16, body: 0, holds: 0, salt: 1 },
-  sugar: { densityGPerMl: 1.59, body: 0, holds: 0 },
+  yolk: { densityGPerMl: 1.03, fat: 0.28, buffer: "yolk" },
+  "whole egg": { densityGPerMl: 1.03, fat: 0.1, buffer: "yolk" },
+  "egg white": { densityGPerMl: 1.04, buffer: "egg white" },
+  mustard: { densityGPerMl: 1.05, buffer: "mustard" },
+  lecithin: { densityGPerMl: 1.03 },
+  milk: { densityGPerMl: 1.03, fat: 0.036, buffer: "milk" },
+  "butter solids": { densityGPerMl: 1.03 },
+  garlic: { densityGPerMl: 1.1 },
+  puree: { densityGPerMl: 1.04, buffer: "puree" },
+  water: { densityGPerMl: 1 },
+  vinegar: { densityGPerMl: 1.01, acid: ["acetic", 0.06] },
+  "lemon juice": { densityGPerMl: 1.03, acid: ["citric", 0.055] },
+  salt: { densityGPerMl: 2.16, salt: 1 },
+  sugar: { densityGPerMl: 1.59 },
 };
+
+const HOLDS = {
+  yolk: "yolkHolds",
+  "whole egg": "wholeEggHolds",
+  "egg white": "eggWhiteHolds",
+  mustard: "mustardHolds",
+  lecithin: "lecithinHolds",
+  milk: "milkHolds",
+  "butter solids": "butterSolidsHold",
+  garlic: "garlicHolds",
+  puree: "pureeHolds",
+} as const satisfies Partial<Record<PhaseId, FactId>>;
+
+const STIFFENS = {
+  yolk: "yolkStiffens",
+  "whole egg": "wholeEggStiffens",
+  "egg white": "eggWhiteStiffens",
+  mustard: "mustardStiffens",
+  milk: "milkStiffens",
+  garlic: "garlicStiffens",
+  puree: "pureeStiffens",
+} as const satisfies Partial<Record<PhaseId, FactId>>;
+
+const factOf = (of: Partial<Record<PhaseId, FactId>>, id: PhaseId, facts: FactValues): number => {
+  const fact = of[id];
+  return fact ? facts[fact] : 0;
+};
+
+/** Oil one gram of a part can hold, g; 0 for what holds nothing. */
+export const holdsOf = (id: PhaseId, facts: FactValues): number => factOf(HOLDS, id, facts);
+/** How far one gram of a part thickens the water phase. */
+export const stiffensOf = (id: PhaseId, facts: FactValues): number => factOf(STIFFENS, id, facts);
 
 export interface PhasePart {
   readonly id: PhaseId;
@@ -89,21 +116,76 @@ export interface ToolKind {
   readonly leastG: number;
   /** How fine the droplets get. */
   readonly fineness: number;
-  /** Risk it brings by beating too weakly. */
+  /** Risk it brings by beating too weakly, 0–1. Our estimate. */
   readonly weak: number;
 }
 
-// prettier-ignore
-/** Our estimates; those of the whisk give the usual drop-by-drop start and 5–8 min for 300 g of oil. */
-export const TOOLS: Readonly<Record<EmulsionTool, ToolKind>> = {
-  fork: { takesPerS: 0.002, dose: 0.06, leastG: 20, fineness: 0.6, weak: 0.35 },
-  whisk: { takesPerS: 0.0045, dose: 0.1, leastG: 25, fineness: 0.85, weak: 0.05 },
-  "stand mixer": { takesPerS: 0.006, dose: 0.12, leastG: 120, fineness: 0.9, weak: 0.03 },
-  "food processor": { takesPerS: 0.012, dose: 0.2, leastG: 150, fineness: 1, weak: 0.02 },
-  "jar blender": { takesPerS: 0.015, dose: 0.2, leastG: 150, fineness: 1, weak: 0.02 },
-  "stick blender": { takesPerS: 0.1, dose: 1, leastG: 60, fineness: 1.2, weak: 0.02 },
-  homogeniser: { takesPerS: 0.1, dose: 1, leastG: 200, fineness: 1.6, weak: 0.01 },
-};
+/** What all that holds makes one dose for: it goes in at once. */
+const ALL_AT_ONCE = 1;
+
+/** What a tool does; those of the whisk give the usual drop-by-drop start and 5–8 min for 300 g of oil. */
+export function toolOf(tool: EmulsionTool, f: FactValues): ToolKind {
+  switch (tool) {
+    case "fork":
+      return {
+        takesPerS: f.forkPace,
+        dose: f.forkDose,
+        leastG: f.forkLeast,
+        fineness: f.forkFineness,
+        weak: 0.35,
+      };
+    case "whisk":
+      return {
+        takesPerS: f.whiskPace,
+        dose: f.whiskDose,
+        leastG: f.whiskLeast,
+        fineness: f.whiskFineness,
+        weak: 0.05,
+      };
+    case "stand mixer":
+      return {
+        takesPerS: f.standMixerPace,
+        dose: f.standMixerDose,
+        leastG: f.standMixerLeast,
+        fineness: f.standMixerFineness,
+        weak: 0.03,
+      };
+    case "food processor":
+      // The fineness all others are measured by.
+      return {
+        takesPerS: f.processorPace,
+        dose: f.processorDose,
+        leastG: f.processorLeast,
+        fineness: 1,
+        weak: 0.02,
+      };
+    case "jar blender":
+      return {
+        takesPerS: f.jarBlenderPace,
+        dose: f.jarBlenderDose,
+        leastG: f.jarBlenderLeast,
+        fineness: f.jarBlenderFineness,
+        weak: 0.02,
+      };
+    case "stick blender":
+      return {
+        takesPerS: f.stickBlenderPace,
+        dose: ALL_AT_ONCE,
+        leastG: f.stickBlenderLeast,
+        fineness: f.stickBlenderFineness,
+        weak: 0.02,
+      };
+    case "homogeniser":
+      return {
+        takesPerS: f.homogeniserPace,
+        dose: ALL_AT_ONCE,
+        leastG: f.homogeniserLeast,
+        fineness: f.homogeniserFineness,
+        weak: 0.01,
+      };
+  }
+}
+
 /** Beaten by hand: more droplets than these and the hand tires before they are fine. */
 export const HAND_TOOLS: readonly EmulsionTool[] = ["fork", "whisk"];
 

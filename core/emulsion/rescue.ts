@@ -1,3 +1,4 @@
+import type { FactValues } from "../facts";
 import { bisect, printNumber } from "../quantity";
 import { type Result, checkNumber, ok, refuse } from "../result";
 import { type Emulsion, type EmulsionInput, bareEmulsion, emulsionOf, oilAt, waterFor } from "./emulsion";
@@ -23,10 +24,10 @@ const LEAST_WATER_G = 15;
 const SPOON_G = 15;
 
 /** Tight and shining with oil, but not yet broken: water by the spoon. @example 230 g oil on one yolk → 32.5 g */
-export function loosenEmulsion(input: EmulsionInput, hot: boolean): Result<Rescue> {
+export function loosenEmulsion(input: EmulsionInput, hot: boolean, facts: FactValues): Result<Rescue> {
   const waterG = waterFor(input, hot ? EASY_FAT_VOLUME.hot : EASY_FAT_VOLUME.cold);
   const mended = { ...input, parts: withPart(input.parts, "water", waterG) };
-  const after = emulsionOf(mended);
+  const after = emulsionOf(mended, facts);
   if (!after.ok) return after;
   return ok({
     startWith: `${printNumber(waterG)} g water${hot ? " at 60 °C" : ""}`,
@@ -53,6 +54,7 @@ export function loosenEmulsion(input: EmulsionInput, hot: boolean): Result<Rescu
 export function rescueBroken(
   input: EmulsionInput,
   options: { readonly kind: EmulsionKind; readonly failedBefore?: boolean; readonly isC?: number },
+  facts: FactValues,
 ): Result<Rescue> {
   const window = WINDOWS[options.kind];
   const easy = window.hot ? EASY_FAT_VOLUME.hot : EASY_FAT_VOLUME.cold;
@@ -64,10 +66,10 @@ export function rescueBroken(
     parts: withPart(withYolk.parts, "water", waterG),
     tool: input.tool ?? "whisk",
   };
-  const after = emulsionOf(mended);
+  const after = emulsionOf(mended, facts);
   if (!after.ok) return after;
   const brokenG = input.oilG + massOf(input.parts);
-  const feed = oilSchedule(yolkG + waterG, brokenG, "whisk");
+  const feed = oilSchedule(yolkG + waterG, brokenG, "whisk", facts);
   if (!feed.ok) return feed;
   const isC = options.isC ?? input.temperatureC;
   const middle = Math.round((window.makeC[0] + window.makeC[1]) / 2);
@@ -99,18 +101,23 @@ export function rescueBroken(
 export function thickenEmulsion(
   input: EmulsionInput,
   target: number,
+  facts: FactValues,
 ): Result<{ oilG: number; after: Emulsion }> {
   const problems = checkNumber(target, "targetThickness", "The thickness wanted", { min: 2, max: 95 });
   if (problems.length) return refuse(...problems);
   const most = oilAt(input, 0.84);
-  const found = bisect(oilG => (bareEmulsion({ ...input, oilG }).thickness ?? 0) - target, input.oilG, most);
+  const found = bisect(
+    oilG => (bareEmulsion({ ...input, oilG }, facts).thickness ?? 0) - target,
+    input.oilG,
+    most,
+  );
   if (found === null)
     return refuse({
       code: "UNREACHABLE",
       field: "targetThickness",
       value: target,
-      allowed: { max: Math.round(bareEmulsion({ ...input, oilG: most }).thickness ?? 0) },
+      allowed: { max: Math.round(bareEmulsion({ ...input, oilG: most }, facts).thickness ?? 0) },
       message: `Oil alone does not bring it to body ${printNumber(target)} before it is overfull: more yolk or mustard in the water phase.`,
     });
-  return ok({ oilG: found - input.oilG, after: bareEmulsion({ ...input, oilG: found }) });
+  return ok({ oilG: found - input.oilG, after: bareEmulsion({ ...input, oilG: found }, facts) });
 }

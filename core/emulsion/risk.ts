@@ -1,7 +1,8 @@
+import type { FactValues } from "../facts";
 import { piecewise, printNumber, ramp } from "../quantity";
 import { breaksAtC } from "../texture";
 import { type EmulsionInput, bareEmulsion, waterFor } from "./emulsion";
-import { type EmulsionKind, HAND_TOOLS, TOOLS, WINDOWS, massOf } from "./parts";
+import { type EmulsionKind, HAND_TOOLS, WINDOWS, massOf, toolOf } from "./parts";
 
 export const RISK_IDS = [
   "packing",
@@ -54,16 +55,17 @@ export const EASY_FAT_VOLUME = { cold: 0.78, hot: 0.65 } as const;
  * Ten causes, each 0–0.95, counted as independent: R = 1 − Π (1 − r).
  * Source: list of causes common practice; sizes our estimates (D.6). @example 300 g oil on two yolks → 25: shear 0.152, packing 0.111
  */
-export function breakRisk(input: RiskInput): BreakRisk {
-  const e = bareEmulsion(input);
+export function breakRisk(input: RiskInput, facts: FactValues): BreakRisk {
+  const e = bareEmulsion(input, facts);
   const window = WINDOWS[input.kind];
   const t = input.temperatureC;
   const phi = e.fatVolume;
   const hotC = input.kind === "beurre-blanc" ? Math.min(window.hotC, breaksAtC(phi)) : window.hotC;
   const salt = massOf(input.parts, "salt") / e.phaseG;
   const easy = waterFor(input, window.hot ? EASY_FAT_VOLUME.hot : EASY_FAT_VOLUME.cold);
-  const shear = input.tool === null ? 0.95 : TOOLS[input.tool].weak;
-  const least = input.tool === null ? 0 : TOOLS[input.tool].leastG;
+  const tool = input.tool === null ? null : toolOf(input.tool, facts);
+  const shear = tool?.weak ?? 0.95;
+  const least = tool?.leastG ?? 0;
   const byHand = input.tool !== null && HAND_TOOLS.includes(input.tool);
   const reasons: RiskReason[] = [
     {

@@ -1,5 +1,6 @@
+import type { FactValues } from "../facts";
 import { type Result, checkNumber, ok, refuse } from "../result";
-import { type EmulsionTool, TOOLS } from "./parts";
+import { type EmulsionTool, toolOf } from "./parts";
 
 export interface OilDose {
   readonly doseG: number;
@@ -34,6 +35,7 @@ export function oilSchedule(
   phaseG: number,
   oilG: number,
   tool: EmulsionTool,
+  facts: FactValues,
   waterAtOilG?: number,
 ): Result<OilSchedule> {
   const problems = [
@@ -48,7 +50,7 @@ export function oilSchedule(
       message:
         phaseG > 0 ? "Say how much oil goes in." : "Say what the oil goes into: yolk, mustard, vinegar.",
     });
-  const { dose: share, takesPerS } = TOOLS[tool];
+  const { dose: share, takesPerS } = toolOf(tool, facts);
   const sizes: number[] = [];
   let formed = phaseG;
   for (let left = oilG; left > 1e-9 && sizes.length < MOST_DOSES;) {
@@ -88,8 +90,8 @@ const STAGE_ENDS = [0.1, 0.4, 1] as const;
 const STAGE_NAMES = ["drops", "thin thread", "thread"] as const;
 
 /** The same oil in three stages a cook can keep to: drops for the first tenth, a thin thread, then a thread. */
-export function oilStages(phaseG: number, oilG: number, tool: EmulsionTool): OilStage[] {
-  const { dose, takesPerS } = TOOLS[tool];
+export function oilStages(phaseG: number, oilG: number, tool: EmulsionTool, facts: FactValues): OilStage[] {
+  const { dose, takesPerS } = toolOf(tool, facts);
   if (dose >= 1)
     return [
       {

@@ -1,4 +1,4 @@
-import { capacityOf } from "../emulsion";
+import { holdsOf } from "../emulsion";
 import { addSauce, standardLiquid } from "../texture";
 import type { Complaint } from "./complaint";
 import { type Mend, STOCK, notOver, said } from "./mending";
@@ -6,7 +6,7 @@ import { type Mend, STOCK, notOver, said } from "./mending";
 /** Fat share of what a spoon skims. Our estimate. */
 const SKIMMED_FAT = 0.9;
 
-const greasy: Mend = ({ state, now, target, add }) => {
+const greasy: Mend = ({ state, now, target, facts, add }) => {
   const m = now.massG;
   const enough = notOver("fat", "fatPct", now.fatPct, target.fatPct, 1);
   if (enough) return enough;
@@ -32,7 +32,7 @@ const greasy: Mend = ({ state, now, target, add }) => {
     { [STOCK]: d },
   );
   const fatG = (m * now.fatPct) / 100;
-  const mustardG = fatG / capacityOf([{ id: "mustard", massG: 1 }]);
+  const mustardG = fatG / holdsOf("mustard", facts);
   add(
     "bind it in",
     mustardG,

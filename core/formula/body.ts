@@ -132,10 +132,13 @@ export function bodyOfPot(pot: PotState, atC: number, facts: FactValues): PotBod
   if (liquorMass(pot) < LEAST_G) return null;
   const input = emulsionInputOf(pot);
   if (input) {
-    const emulsion = bareEmulsion({
-      ...input,
-      temperatureC: atC === SERVED_COLD_C ? atC : input.temperatureC,
-    });
+    const emulsion = bareEmulsion(
+      {
+        ...input,
+        temperatureC: atC === SERVED_COLD_C ? atC : input.temperatureC,
+      },
+      facts,
+    );
     if (emulsion.fatVolume > EMULSION_FROM && emulsion.thickness !== null)
       return {
         thickness: emulsion.thickness,

@@ -1,7 +1,8 @@
 import { type Estimate, BASIS_OF_MARK, type Basis, swingIntervals, weakest } from "../estimate";
+import { EMULSION_FACTS } from "../emulsion/facts";
 import { FACTS, type FactId } from "../facts";
 import { TEXTURE_FACTS } from "../texture/facts";
-import { THICKENING_FACTS } from "../thickening/facts";
+import { THICKENER_FACTS, THICKENING_FACTS } from "../thickening/facts";
 import type { FormulaDocument } from "./document";
 import { FIGURES, FIGURE_IDS, type FigureId } from "./figures";
 import { type Kitchen, type KitchenData, openKitchen } from "./kitchen";
@@ -120,6 +121,8 @@ export function intervalsAlong(
 const OWN_SPREAD: ReadonlySet<string> = new Set([
   ...Object.keys(TEXTURE_FACTS),
   ...Object.keys(THICKENING_FACTS),
+  ...Object.keys(THICKENER_FACTS),
+  ...Object.keys(EMULSION_FACTS),
 ]);
 const SD_TO_90 = 1.645;
 

@@ -23,8 +23,8 @@ export const swapThickenerSum = defineSum({
   output: z.strictObject({ massG: z.number(), consequences: z.array(z.string()) }),
   example: { from: "flour", to: "corn", massG: 180 },
   asks: ["from", "to", "massG"],
-  work: ({ from, to, massG }) => {
-    const swap = swapThickener(from, to, massG);
+  work: ({ from, to, massG }, world) => {
+    const swap = swapThickener(from, to, massG, world.facts);
     if (!swap.ok) return swap;
     return ok({
       output: { massG: swap.value.massG, consequences: [...swap.value.consequences] },

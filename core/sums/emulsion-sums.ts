@@ -82,15 +82,18 @@ export const emulsionSum = defineSum({
   work: (i, world) => {
     const input = emulsionFrom(i, world);
     if (!input.ok) return input;
-    const e = emulsionOf(input.value);
+    const e = emulsionOf(input.value, world.facts);
     if (!e.ok) return e;
     const pH = acidityEstimate(acidityOfParts(input.value.parts), i.measuredPH);
-    const risk = breakRisk({
-      ...input.value,
-      kind: kindOfEmulsion(input.value),
-      pace: i.ratePlan ?? 1,
-      ...(pH.ok && { pH: pH.value.value }),
-    });
+    const risk = breakRisk(
+      {
+        ...input.value,
+        kind: kindOfEmulsion(input.value),
+        pace: i.ratePlan ?? 1,
+        ...(pH.ok && { pH: pH.value.value }),
+      },
+      world.facts,
+    );
     const thickness =
       e.value.thickness === null ? null : fromSd(e.value.thickness, e.value.sd, { min: 0, max: 100 });
     const [first] = risk.reasons;
@@ -141,12 +144,12 @@ export const oilScheduleSum = defineSum({
   work: (i, world) => {
     const input = emulsionFrom(i, world);
     if (!input.ok) return input;
-    const e = emulsionOf(input.value);
+    const e = emulsionOf(input.value, world.facts);
     if (!e.ok) return e;
     const tight = e.value.fatVolume > 0.8 ? oilAt(input.value, 0.78) : undefined;
-    const plan = oilSchedule(e.value.phaseG, i.oilG, i.tool, tight);
+    const plan = oilSchedule(e.value.phaseG, i.oilG, i.tool, world.facts, tight);
     if (!plan.ok) return plan;
-    const stages = oilStages(e.value.phaseG, i.oilG, i.tool);
+    const stages = oilStages(e.value.phaseG, i.oilG, i.tool, world.facts);
     const water =
       plan.value.waterBefore === null
         ? ""
@@ -185,7 +188,7 @@ export const emulsionFor = defineSum({
   }),
   example: { totalG: 2000, kind: "mayonnaise" },
   asks: ["kind", "totalG", "oilPct"],
-  work: i => {
+  work: (i, world) => {
     const built = buildEmulsion(
       i.kind,
       {
@@ -193,10 +196,11 @@ export const emulsionFor = defineSum({
         ...(i.oilG !== undefined && { oilG: i.oilG }),
         ...(i.totalG !== undefined && { totalG: i.totalG }),
       },
+      world.facts,
       i.yolkEachG,
     );
     if (!built.ok) return built;
-    const e = emulsionOf(built.value.input);
+    const e = emulsionOf(built.value.input, world.facts);
     if (!e.ok) return e;
     const { yolks, yolkG, waterG, acidG, oilG, butterG, butter, weigh } = built.value;
     const fat = butter ? `${grams(butterG)} ${butter} butter` : `${grams(oilG)} oil`;
@@ -271,8 +275,12 @@ export const rescueEmulsion = defineSum({
     const kind = kindOfEmulsion(input);
     const done =
       i.cause === "tight"
-        ? loosenEmulsion(input, kind === "hollandaise" || kind === "beurre-blanc")
-        : rescueBroken(input, { kind, ...(i.failedBefore && { failedBefore: true }), isC: i.temperatureC });
+        ? loosenEmulsion(input, kind === "hollandaise" || kind === "beurre-blanc", world.facts)
+        : rescueBroken(
+            input,
+            { kind, ...(i.failedBefore && { failedBefore: true }), isC: i.temperatureC },
+            world.facts,
+          );
     if (!done.ok) return done;
     return ok(
       {

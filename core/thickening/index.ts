@@ -1,13 +1,14 @@
 export {
   BROWNS,
   ROUX_COLOURS,
-  ROUX_POWER,
   ROUX_SPREAD,
   type RouxColour,
   THICKENERS,
   THICKENER_IDS,
   type Thickener,
   type ThickenerId,
+  powerOf,
+  rouxPower,
 } from "./thickeners";
 export { type StarchDose, type StarchPower, networkFactor, starchPower } from "./starch-power";
 export {

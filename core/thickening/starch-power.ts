@@ -1,6 +1,6 @@
 import type { FactValues } from "../facts";
 import { clamp } from "../quantity";
-import { BROWNS, ROUX_POWER, type RouxColour, THICKENERS, type ThickenerId } from "./thickeners";
+import { type RouxColour, THICKENERS, type ThickenerId, powerOf, rouxPower } from "./thickeners";
 
 /** A dose of starch in a sauce, with what it has been through. */
 export interface StarchDose {
@@ -65,8 +65,7 @@ export function starchPower(dose: StarchDose, facts: FactValues): StarchPower {
   const acid = Math.exp(-0.02 * t.acid * Math.max(0, 4.5 - (dose.pH ?? USUAL_PH)) * minutes);
   const sugar = sugarShare <= 0.2 ? 1 : Math.max(0.35, 1 - 1.5 * (sugarShare - 0.2));
   const viscosity = Math.max(LEAST, activation * cooking * shear * acid * sugar);
-  const own = dose.id === "xanthan" ? facts.xanthanPower : t.power;
-  const colour = BROWNS.includes(dose.id) ? ROUX_POWER[dose.colour ?? "white"] : 1;
+  const own = powerOf(dose.id, facts) * rouxPower(dose.id, dose.colour ?? "white", facts);
   return {
     activation,
     cooking,
@@ -74,7 +73,7 @@ export function starchPower(dose: StarchDose, facts: FactValues): StarchPower {
     acid,
     sugar,
     viscosity,
-    power: own * colour * viscosity ** (1 / facts.starchPower),
+    power: own * viscosity ** (1 / facts.starchPower),
   };
 }
 

@@ -1,14 +1,12 @@
+import type { FactValues } from "../facts";
 import { type Problem, type Result, checkNumber, ok, refuse } from "../result";
-import { BROWNS, ROUX_POWER, type RouxColour, THICKENERS, type ThickenerId } from "./thickeners";
+import { type RouxColour, THICKENERS, type ThickenerId, powerOf, rouxPower } from "./thickeners";
 
 /** What a swap of thickeners changes besides the grams. */
 export interface Swap {
   readonly massG: number;
   readonly consequences: readonly string[];
 }
-
-const strength = (id: ThickenerId, colour: RouxColour): number =>
-  THICKENERS[id].power * (BROWNS.includes(id) ? ROUX_POWER[colour] : 1);
 
 /**
  * As much of one thickener as does the work of another.
@@ -23,6 +21,7 @@ export function swapThickener(
   from: ThickenerId,
   to: ThickenerId,
   massG: number,
+  facts: FactValues,
   colour: RouxColour = "white",
 ): Result<Swap> {
   const problems: Problem[] = checkNumber(massG, "massG", "The weight");
@@ -45,5 +44,8 @@ export function swapThickener(
     b.usualMin >= 20 && a.usualMin < 20 ? "wants 20 min at the simmer" : null,
     `${b.name}: ${b.looks}`,
   ].filter(x => x !== null);
-  return ok({ massG: (massG * strength(from, colour)) / strength(to, "white"), consequences });
+  return ok({
+    massG: (massG * powerOf(from, facts) * rouxPower(from, colour, facts)) / powerOf(to, facts),
+    consequences,
+  });
 }

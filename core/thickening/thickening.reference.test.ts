@@ -3,7 +3,7 @@ import { NOMINAL_FACTS } from "../facts";
 import { valueOf } from "../result";
 import { bandOf, bodyOf, loosenTo, looseningWith, thickenTo, waterViscosity } from "../texture";
 import { sauceOf } from "../texture/testing";
-import { type RouxColour, type StarchDose, THICKENERS, butterFor, starchPower, swapThickener } from "./index";
+import { type RouxColour, type StarchDose, butterFor, starchPower, swapThickener } from "./index";
 
 const F = NOMINAL_FACTS;
 /** Body at 60 °C unless said. */
@@ -129,14 +129,11 @@ describe("starch against its check rows (B-1 to B-12; docs/models.md “Starch�
 
 describe("C79, C80, C83 swaps and credits", () => {
   it("C83 180 g flour is 90 g corn starch; potato starch 45 g (the model’s 4 wins over the example’s 2.5)", () => {
-    expect(valueOf(swapThickener("flour", "corn", 180)).massG).toBeCloseTo(90, 10);
-    expect(valueOf(swapThickener("flour", "potato", 180)).massG).toBeCloseTo(
-      180 / THICKENERS.potato.power,
-      10,
-    );
+    expect(valueOf(swapThickener("flour", "corn", 180, F)).massG).toBeCloseTo(90, 10);
+    expect(valueOf(swapThickener("flour", "potato", 180, F)).massG).toBeCloseTo(45, 10);
   });
   it("C20 the swap says what it does to clarity, freezing and gluten, and never “free of”", () => {
-    const { consequences } = valueOf(swapThickener("flour", "arrowroot", 180));
+    const { consequences } = valueOf(swapThickener("flour", "arrowroot", 180, F));
     const words = consequences.join("; ");
     expect(words).toMatch(/clearer/);
     expect(words).toMatch(/freezes better/);
@@ -147,7 +144,22 @@ describe("C79, C80, C83 swaps and credits", () => {
     expect(275 / starchPower(flour(1, { colour: "dark" }), F).power).toBeCloseTo(687.5, 1));
   it("C80 140 g duck fat do the work of 171 g butter", () => expect(butterFor(140)).toBeCloseTo(171, 0));
   it("a swap there and back is the same weight", () => {
-    const there = valueOf(swapThickener("flour", "tapioca", 100)).massG;
-    expect(valueOf(swapThickener("tapioca", "flour", there)).massG).toBeCloseTo(100, 10);
+    const there = valueOf(swapThickener("flour", "tapioca", 100, F)).massG;
+    expect(valueOf(swapThickener("tapioca", "flour", there, F)).massG).toBeCloseTo(100, 10);
   });
+});
+
+describe("a kitchen’s own figures of its thickeners", () => {
+  const weak = { ...F, potatoPower: 3.2, rouxDark: 0.5 };
+  const potato = sauceOf({ water: 1000 }, { starches: [{ id: "potato", massG: 20 }] });
+  it("a weaker potato starch: more of it in a swap, less body from as much", () => {
+    expect(valueOf(swapThickener("flour", "potato", 180, weak)).massG).toBeCloseTo(56.25, 10);
+    expect(valueOf(bodyOf(potato, 60, weak)).thickness).toBeLessThan(body(potato).thickness - 3);
+  });
+  it("a dark roux that keeps half its power: 550 g do the work of 275 g white", () =>
+    expect(275 / starchPower(flour(1, { colour: "dark" }), weak).power).toBeCloseTo(550, 1));
+  it("corn starch is not browned: a colour changes nothing of it", () =>
+    expect(starchPower({ id: "corn", massG: 1, colour: "dark" }, F)).toEqual(
+      starchPower({ id: "corn", massG: 1 }, F),
+    ));
 });

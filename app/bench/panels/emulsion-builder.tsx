@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { ulid } from "ulid";
 import { BUILD_KINDS, type BuildKind, buildEmulsion } from "~/core/emulsion";
+import type { FactValues } from "~/core/facts";
 import { type Line, insertStep, updateStep } from "~/core/formula";
 import { g, printMass, printNumber } from "~/core/quantity";
 import { Button } from "../../ui/button";
@@ -29,11 +30,11 @@ const LARDER: Readonly<Record<string, string>> = {
 };
 
 /** An emulsion weighed out by its kind and size, to be put on a line that has none yet. */
-export function EmulsionBuilder({ formula }: { formula: Formula }) {
+export function EmulsionBuilder({ formula, facts }: { formula: Formula; facts: FactValues }) {
   const [kind, setKind] = useState<BuildKind>("mayonnaise");
   const [totalG, setTotal] = useState(2000);
   const [oilPct, setOilPct] = useState(78);
-  const built = buildEmulsion(kind, { totalG, oilPct });
+  const built = buildEmulsion(kind, { totalG, oilPct }, facts);
   const put = () => {
     if (!built.ok) return;
     const id = ulid();

@@ -47,7 +47,7 @@ export function EmulsionPanel({
   return state && input ? (
     <OnTheLine formula={formula} kitchen={kitchen} walked={walked} state={state} input={input} />
   ) : (
-    <EmulsionBuilder formula={formula} />
+    <EmulsionBuilder formula={formula} facts={kitchen.facts} />
   );
 }
 
@@ -77,9 +77,9 @@ function OnTheLine({
   };
   const kind = kindOfEmulsion(input);
   const window = WINDOWS[kind];
-  const made = emulsionOf(input);
+  const made = emulsionOf(input, kitchen.facts);
   const acid = acidityEstimate(acidityOfParts(input.parts), pH ?? undefined);
-  const risk = breakRisk({ ...input, kind, pace, ...(acid.ok && { pH: acid.value.value }) });
+  const risk = breakRisk({ ...input, kind, pace, ...(acid.ok && { pH: acid.value.value }) }, kitchen.facts);
   const phaseG = massOf(input.parts);
   const tool = input.tool ?? "whisk";
   const oils = state.lines.filter(l => (state.sources.get(l.lineId)?.composition.fat ?? 0) > 90);
@@ -190,11 +190,11 @@ function OnTheLine({
             </Button>
           )}
         </div>
-        <EmulsionRescue input={input} />
+        <EmulsionRescue input={input} facts={kitchen.facts} />
         <EggSwitch formula={formula} kitchen={kitchen} walked={walked} pH={pH} />
       </div>
       <div className="space-y-4 text-sm">
-        <OilStages phaseG={phaseG} oilG={oilG} tool={tool} />
+        <OilStages phaseG={phaseG} oilG={oilG} tool={tool} facts={kitchen.facts} />
         {oils.length > 0 && (
           <OilBlend
             oils={oils.map(l => ({ name: l.name, massG: (l.massG * oilG) / Math.max(onTheLine, 0.001) }))}

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { type EmulsionInput, WINDOWS, kindOfEmulsion, loosenEmulsion, rescueBroken } from "~/core/emulsion";
+import type { FactValues } from "~/core/facts";
 import { printNumber } from "~/core/quantity";
 import { Button } from "../../ui/button";
 
@@ -11,7 +12,7 @@ const SIGNS = [
 type Sign = (typeof SIGNS)[number][0];
 
 /** What is seen in the bowl, and what takes the emulsion up again, with its grams. */
-export function EmulsionRescue({ input }: { input: EmulsionInput }) {
+export function EmulsionRescue({ input, facts }: { input: EmulsionInput; facts: FactValues }) {
   const [sign, setSign] = useState<Sign | null>(null);
   return (
     <>
@@ -22,17 +23,17 @@ export function EmulsionRescue({ input }: { input: EmulsionInput }) {
           </Button>
         ))}
       </div>
-      {sign && <Steps input={input} sign={sign} />}
+      {sign && <Steps input={input} sign={sign} facts={facts} />}
     </>
   );
 }
 
-function Steps({ input, sign }: { input: EmulsionInput; sign: Sign }) {
+function Steps({ input, sign, facts }: { input: EmulsionInput; sign: Sign; facts: FactValues }) {
   const kind = kindOfEmulsion(input);
   const done =
     sign === "tight"
-      ? loosenEmulsion(input, WINDOWS[kind].hot)
-      : rescueBroken(input, { kind, failedBefore: sign === "again" });
+      ? loosenEmulsion(input, WINDOWS[kind].hot, facts)
+      : rescueBroken(input, { kind, failedBefore: sign === "again" }, facts);
   if (!done.ok)
     return (
       <p role="alert" className="text-beet">

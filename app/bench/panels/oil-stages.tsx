@@ -1,15 +1,26 @@
 import { type EmulsionTool, oilSchedule, oilStages } from "~/core/emulsion";
+import type { FactValues } from "~/core/facts";
 import { g, printDuration, printMass, s } from "~/core/quantity";
 
 /** How fast the oil goes in, stage by stage, and in how many doses. */
-export function OilStages({ phaseG, oilG, tool }: { phaseG: number; oilG: number; tool: EmulsionTool }) {
-  const plan = oilSchedule(phaseG, oilG, tool);
+export function OilStages({
+  phaseG,
+  oilG,
+  tool,
+  facts,
+}: {
+  phaseG: number;
+  oilG: number;
+  tool: EmulsionTool;
+  facts: FactValues;
+}) {
+  const plan = oilSchedule(phaseG, oilG, tool, facts);
   return (
     <div>
       <h3 className="font-semibold">How the oil goes in, by {tool}</h3>
       <table className="mt-1 w-full">
         <tbody className="divide-y divide-rule">
-          {oilStages(phaseG, oilG, tool).map(stage => (
+          {oilStages(phaseG, oilG, tool, facts).map(stage => (
             <tr key={stage.name}>
               <th scope="row" className="py-1 text-left font-normal">
                 {stage.name}
