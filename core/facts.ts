@@ -5,7 +5,9 @@ import { STEP_FACTS } from "./formula/steps/facts";
 import { EGG_FACTS, EMULSION_FACTS } from "./emulsion/facts";
 import { HEAT_FACTS } from "./heat/facts";
 import { POT_FACTS } from "./pot/facts";
+import { PUREE_FACTS } from "./puree/facts";
 import { REDUCTION_FACTS } from "./reduction/facts";
+import { TASTE_FACTS } from "./seasoning/facts";
 import { STOCK_FACTS } from "./stock/facts";
 import { TEXTURE_FACTS } from "./texture/facts";
 import { THICKENER_FACTS, THICKENING_FACTS } from "./thickening/facts";
@@ -42,6 +44,8 @@ export const FACTS = {
   ...TEXTURE_FACTS,
   ...EGG_FACTS,
   ...EMULSION_FACTS,
+  ...PUREE_FACTS,
+  ...TASTE_FACTS,
   ...STEP_FACTS,
 } as const satisfies Record<string, Fact>;
 
@@ -67,6 +71,8 @@ export const FACT_GROUPS: readonly {
   { id: "body", label: "Body", ids: idsOf(THICKENING_FACTS, TEXTURE_FACTS) },
   { id: "thickeners", label: "What a thickener is worth", ids: idsOf(THICKENER_FACTS) },
   { id: "emulsions", label: "Emulsions: what holds the oil and what beats it", ids: idsOf(EMULSION_FACTS) },
+  { id: "purees", label: "Purées", ids: idsOf(PUREE_FACTS) },
+  { id: "taste", label: "Taste", ids: idsOf(TASTE_FACTS) },
   { id: "egg", label: "Keeping of egg", ids: idsOf(EGG_FACTS) },
   { id: "heat", label: "Fire, steam and reduction", ids: idsOf(REDUCTION_FACTS, HEAT_FACTS) },
   {

@@ -63,7 +63,7 @@ export async function action({ context, params, request }: Route.ActionArgs) {
   const moved = movedTo(
     { thickness: read.value.thickness, sd: read.value.sd, atC: temperatureC },
     servedAtC(stored.document),
-    last.body.body ? { state: sauceOf(last.pot), facts: opened.facts } : undefined,
+    last.body.body ? { state: sauceOf(last.pot, opened.facts), facts: opened.facts } : undefined,
   );
   await addBodyReading(db, change, params.formulaId, {
     id: ulid(),

@@ -45,7 +45,7 @@ export function MendSheet({
           </div>
           {open && liquorMass(pot) >= 1 && (
             <RemedyCards
-              state={sauceOf(pot)}
+              state={sauceOf(pot, facts)}
               temperatureC={servedC}
               facts={facts}
               ingredients={ingredients}

@@ -1,5 +1,5 @@
 import { printNumber } from "../quantity";
-import { ACID_THRESHOLD_G_PER_KG, THRESHOLD_G_PER_KG, sodaFor } from "../seasoning";
+import { acidThreshold, sodaFor } from "../seasoning";
 import {
   ACID_IDS,
   type AcidId,
@@ -62,7 +62,7 @@ const tooSalty: Mend = ({ state, temperatureC, facts, now, target, add }) => {
   return undefined;
 };
 
-const tooSour: Mend = ({ state, now, target, add }) => {
+const tooSour: Mend = ({ state, now, target, facts, add }) => {
   const m = now.massG;
   const enough = notOver("acid", "acidPct", now.acidPct, target.acidPct, 2);
   if (enough) return enough;
@@ -75,8 +75,8 @@ const tooSour: Mend = ({ state, now, target, add }) => {
     ["thinner; bind again"],
   );
   const acid = mainAcid(state);
-  const excess = (10 * (now.acidPct - target.acidPct)) / ACID_THRESHOLD_G_PER_KG[acid];
-  const sugarG = Math.min((m * MASK_SUGAR_PCT) / 100, (m * THRESHOLD_G_PER_KG.sweet * excess) / 1000);
+  const excess = (10 * (now.acidPct - target.acidPct)) / acidThreshold(acid, facts);
+  const sugarG = Math.min((m * MASK_SUGAR_PCT) / 100, (m * facts.sweetThreshold * excess) / 1000);
   add(
     "a little sugar",
     sugarG,

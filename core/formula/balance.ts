@@ -1,3 +1,4 @@
+import type { FactValues } from "../facts";
 import { type Balance, balanceOf } from "../seasoning";
 import { type Pools, liquorMass, massOfPools } from "../pot";
 import type { AcidId } from "../texture";
@@ -8,20 +9,23 @@ import { INTENSITY } from "./served-as";
 import type { StateAfterStep } from "./state-after";
 
 /** What is sour in a product where acids are only known together counts by its kinds in the liquor. */
-function tasteOf(state: StateAfterStep): Balance | null {
+function tasteOf(state: StateAfterStep, facts: FactValues): Balance | null {
   const pools: Pools = eatenOf(state);
   const m = massOfPools(pools);
   if (!(m > 0)) return null;
   const pct = (grams: number) => (100 * grams) / m;
   const acids = liquorMass(state.pot) > 0 ? acidsOf(state.pot) : {};
-  const done = balanceOf({
-    saltPct: pct(pools.salt),
-    sugarPct: pct(pools.sugars),
-    acidsPct: Object.fromEntries(
-      (Object.entries(acids) as [AcidId, number][]).map(([id, grams]) => [id, pct(grams)]),
-    ),
-    fatPct: pct(pools.fat),
-  });
+  const done = balanceOf(
+    {
+      saltPct: pct(pools.salt),
+      sugarPct: pct(pools.sugars),
+      acidsPct: Object.fromEntries(
+        (Object.entries(acids) as [AcidId, number][]).map(([id, grams]) => [id, pct(grams)]),
+      ),
+      fatPct: pct(pools.fat),
+    },
+    facts,
+  );
   return done.ok ? done.value : null;
 }
 
@@ -32,20 +36,24 @@ function tasteOf(state: StateAfterStep): Balance | null {
 export function balanceAlong(
   document: FormulaDocument,
   states: readonly StateAfterStep[],
+  facts: FactValues,
 ): { now: Balance; level: Balance } | null {
   const last = states.at(-1);
-  const now = last ? tasteOf(last) : null;
+  const now = last ? tasteOf(last, facts) : null;
   if (!now) return null;
   const salt = document.targets.find(t => t.what === "salt")?.value;
   const usual = INTENSITY[document.servedAs].saltPct;
   const saltPct = salt ?? (usual ? (usual[0] + usual[1]) / 2 : null);
   const wanted = (what: "sugar" | "acid" | "fat"): number | undefined =>
     document.targets.find(t => t.what === what)?.value;
-  const level = balanceOf({
-    saltPct: saltPct ?? (now.dose.salt * 0.58) / 10,
-    sugarPct: wanted("sugar") ?? (now.dose.sweet * 3.4) / 10,
-    acidsPct: { citric: wanted("acid") ?? (now.dose.sour * 0.2) / 10 },
-    fatPct: wanted("fat") ?? now.dose.fat,
-  });
+  const level = balanceOf(
+    {
+      saltPct: saltPct ?? (now.dose.salt * facts.saltThreshold) / 10,
+      sugarPct: wanted("sugar") ?? (now.dose.sweet * facts.sweetThreshold) / 10,
+      acidsPct: { citric: wanted("acid") ?? (now.dose.sour * facts.citricThreshold) / 10 },
+      fatPct: wanted("fat") ?? now.dose.fat,
+    },
+    facts,
+  );
   return level.ok ? { now, level: level.value } : null;
 }

@@ -146,10 +146,10 @@ describe("C123 balance hangs from the house’s level", () => {
   test("an unsalted copy hangs low on salt and on nothing else", () => {
     const document = demo("smoked-trout-veloute");
     const states = walk(document, kitchen).states;
-    const salted = balanceAlong(document, states);
+    const salted = balanceAlong(document, states, kitchen.facts);
     expect(Math.abs((salted?.now.steps.salt ?? 0) - (salted?.level.steps.salt ?? 9))).toBeLessThan(0.3);
     const flat = { ...document, steps: document.steps.filter(s => s.kind !== "season") };
-    const bland = balanceAlong(flat, walk(flat, kitchen).states);
+    const bland = balanceAlong(flat, walk(flat, kitchen).states, kitchen.facts);
     expect((bland?.level.steps.salt ?? 0) - (bland?.now.steps.salt ?? 9)).toBeGreaterThan(0.2);
   });
 });

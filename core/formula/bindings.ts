@@ -152,7 +152,7 @@ export function bindingsFor(
 ): Binding[] {
   const last = walked.states.at(-1);
   if (!last || walked.problems.length) return [];
-  const state = sauceOf(last.pot);
+  const state = sauceOf(last.pot, kitchen.facts);
   const atC = servedAtC(document);
   const { facts } = kitchen;
   const ingredient = (id: string): Ingredient | undefined => kitchen.ingredientById.get(id);
@@ -275,7 +275,7 @@ function pureeTo(
   atC: number,
   { facts }: Kitchen,
 ): { binding: Binding; rawG: number } | null {
-  const made = pureeBalance({ trimmedG: 1000, vegetable: PUREE_VEGETABLES[PUREE_OF], sieve: "tamis" });
+  const made = pureeBalance({ trimmedG: 1000, vegetable: PUREE_VEGETABLES[PUREE_OF], sieve: "tamis" }, facts);
   if (!made.ok) return null;
   const gram = asSauce(1, made.value.perKg / 1000);
   const at = (grams: number) => addSauce(state, gram, grams);

@@ -47,7 +47,7 @@ export function acidsOf(pot: PotState): Partial<Record<AcidId, number>> {
  *
  * Dissolved is what belongs to no carrier; alcohol counts as water; starch and fibre that belong to nothing count as nothing.
  */
-export function sauceOf(pot: PotState): SauceState {
+export function sauceOf(pot: PotState, facts: FactValues): SauceState {
   const { liquor, carriers: c } = pot;
   const free = subtractPools(liquor, carriedPools(c));
   const starchWater = c.starches.reduce((m, s) => m + Math.max(0, s.massG - massOfPools(s.dry)), 0);
@@ -72,7 +72,7 @@ export function sauceOf(pot: PotState): SauceState {
       blendedS,
     })),
     pureeG,
-    pureeSolidsG: Math.min(pureeG, thickeningSolids(c.pureeDry.fibre, c.pureeDry.starch)),
+    pureeSolidsG: Math.min(pureeG, thickeningSolids(c.pureeDry.fibre, c.pureeDry.starch, facts)),
     fineness: c.fineness,
     sugarG: Math.max(0, free.sugars),
     acids: acidsOf(pot),
@@ -150,7 +150,7 @@ export function bodyOfPot(pot: PotState, atC: number, facts: FactValues): PotBod
         warnings: [],
       };
   }
-  const body = bodyOf(sauceOf(pot), atC, facts);
+  const body = bodyOf(sauceOf(pot, facts), atC, facts);
   if (!body.ok) return null;
   const { thickness, sd } = body.value;
   return {
@@ -188,7 +188,7 @@ export function bodyAcross(pot: PotState, known: PotBody, facts: FactValues): re
   const learned = known.thickness - known.forecast;
   return MET_AT.flatMap(({ words, atC }): BodyAt[] => {
     if (sets !== null && atC < sets) return [{ words, atC, thickness: "sets" }];
-    const body = bodyOf(sauceOf(pot), atC, facts);
+    const body = bodyOf(sauceOf(pot, facts), atC, facts);
     return body.ok
       ? [{ words, atC, thickness: Math.min(100, Math.max(0, body.value.thickness + learned)) }]
       : [];

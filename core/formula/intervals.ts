@@ -1,6 +1,7 @@
 import { type Estimate, BASIS_OF_MARK, type Basis, swingIntervals, weakest } from "../estimate";
 import { EMULSION_FACTS } from "../emulsion/facts";
 import { FACTS, type FactId } from "../facts";
+import { PUREE_FACTS } from "../puree/facts";
 import { TEXTURE_FACTS } from "../texture/facts";
 import { THICKENER_FACTS, THICKENING_FACTS } from "../thickening/facts";
 import type { FormulaDocument } from "./document";
@@ -123,6 +124,7 @@ const OWN_SPREAD: ReadonlySet<string> = new Set([
   ...Object.keys(THICKENING_FACTS),
   ...Object.keys(THICKENER_FACTS),
   ...Object.keys(EMULSION_FACTS),
+  ...Object.keys(PUREE_FACTS),
 ]);
 const SD_TO_90 = 1.645;
 

@@ -1,3 +1,4 @@
+import type { FactValues } from "../facts";
 import { type Result, checkNumber, ok, refuse } from "../result";
 import { HEAT_OF } from "../texture";
 
@@ -44,8 +45,13 @@ export const GREEN_ENOUGH = 0.6;
  * Share of its green a purée keeps while it stands hot.
  * Source: first-order loss, faster hot and sour, our estimate (E.4). @example 80 °C, pH 6.0, 20 min → 0.471
  */
-export const greenIndex = (temperatureC: number, pH: number, minutes: number): number =>
-  Math.exp(-0.07 * 10 ** ((temperatureC - 100) / 45) * 10 ** (0.35 * (6.5 - pH)) * minutes);
+export const greenIndex = (temperatureC: number, pH: number, minutes: number, f: FactValues): number =>
+  Math.exp(
+    -f.greenLoss *
+      10 ** ((temperatureC - 100) / f.greenTenfoldK) *
+      10 ** (f.greenPerPH * (6.5 - pH)) *
+      minutes,
+  );
 
 /** Seconds in boiling salted water. Common practice, no source. */
 export const BLANCH_SECONDS: Readonly<Record<string, readonly [lo: number, hi: number]>> = {

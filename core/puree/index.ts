@@ -1,18 +1,17 @@
 export {
   COOK_METHODS,
   type CookMethod,
-  LEACHED,
   PUREE_VEGETABLES,
   type PureeVegetable,
   VEGETABLE_IDS,
   type VegetableId,
+  leachedBy,
 } from "./vegetables";
 export {
   type PureeBalance,
   type PureeBalanceInput,
   SIEVES,
-  SIEVE_LOSS,
-  STARCH_COUNTS,
+  SIEVE_USE,
   type Sieve,
   afterSieve,
   pureeBalance,
@@ -30,6 +29,6 @@ export {
   greenIndex,
 } from "./greens";
 export { type Allocation, type Demand, allocateBase } from "./allocate";
-export { POTATO_DRIES, POTATO_MOST_S, type ToolAdvice, isFloury, toolFor } from "./tools";
+export { POTATO_MOST_S, type ToolAdvice, isFloury, toolFor } from "./tools";
 export { type DryTo, dryTo } from "./dry-to";
 export { coldCubes, drainedYet, enrichment, hardestOf, loosenedSolids, sieveOrNot } from "./prep";

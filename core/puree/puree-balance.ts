@@ -1,26 +1,37 @@
+import type { FactValues } from "../facts";
 import { printNumber } from "../quantity";
 import { type Problem, type Result, checkNumber, ok, refuse } from "../result";
-import { LEACHED, type PureeVegetable } from "./vegetables";
+import { type PureeVegetable, leachedBy } from "./vegetables";
 
 export const SIEVES = ["none", "mill", "chinois", "tamis"] as const;
 export type Sieve = (typeof SIEVES)[number];
 
-/** Mass and thickening solids a sieve keeps, 0–1. Our estimates. */
-export const SIEVE_LOSS: Readonly<
-  Record<Sieve, { readonly mass: number; readonly solids: number; readonly use: string }>
-> = {
-  none: { mass: 0, solids: 0, use: "as it is" },
-  mill: { mass: 0.03, solids: 0.06, use: "potatoes" },
-  chinois: { mass: 0.04, solids: 0.1, use: "coulis, soups" },
-  tamis: { mass: 0.02, solids: 0.04, use: "fine purées" },
+/** What a sieve is for. */
+export const SIEVE_USE: Readonly<Record<Sieve, string>> = {
+  none: "as it is",
+  mill: "potatoes",
+  chinois: "coulis, soups",
+  tamis: "fine purées",
 };
-const FIBROUS = 2;
 const MOST_SOLIDS_LOST = 0.5;
-/** Swollen cooked starch counts this much beside fibre. Our estimate. */
-export const STARCH_COUNTS = 0.42;
+
+/** Mass and thickening solids a sieve keeps, 0–1. */
+function sieveLoss(sieve: Sieve, facts: FactValues): { readonly mass: number; readonly solids: number } {
+  switch (sieve) {
+    case "none":
+      return { mass: 0, solids: 0 };
+    case "mill":
+      return { mass: facts.millLoss, solids: facts.millSolidsLoss };
+    case "chinois":
+      return { mass: facts.chinoisLoss, solids: facts.chinoisSolidsLoss };
+    case "tamis":
+      return { mass: facts.tamisLoss, solids: facts.tamisSolidsLoss };
+  }
+}
 
 /** Fibre and swollen starch that make a purée stand, g. @example 1.23 kg carrot: 58 g */
-export const thickeningSolids = (fibreG: number, starchG: number): number => fibreG + STARCH_COUNTS * starchG;
+export const thickeningSolids = (fibreG: number, starchG: number, facts: FactValues): number =>
+  fibreG + facts.starchCounts * starchG;
 
 export interface PureeBalanceInput {
   /** As bought, or trimmed; one of them is enough. */
@@ -52,7 +63,7 @@ export interface PureeBalance {
  * Source: mass balance; moistures IFCT 2017, the rest docs/models.md "Purées" (E1–E3).
  * @example carrots 1.5 kg, boiled, tamis → 1.1451 kg with 55.51 g of thickening solids
  */
-export function pureeBalance(input: PureeBalanceInput): Result<PureeBalance> {
+export function pureeBalance(input: PureeBalanceInput, facts: FactValues): Result<PureeBalance> {
   const { vegetable: v, weighed } = input;
   const problems: Problem[] = [];
   if (input.grossG === undefined && input.trimmedG === undefined)
@@ -85,7 +96,7 @@ export function pureeBalance(input: PureeBalanceInput): Result<PureeBalance> {
       message: `${printNumber(input.trimmedG)} g cannot be left of ${printNumber(input.grossG)} g.`,
     });
   const cookedG = weighed?.cookedG ?? v.cookYield * trimmedG;
-  const dry = trimmedG * (1 - v.moisture) * (1 - LEACHED[v.method]);
+  const dry = trimmedG * (1 - v.moisture) * (1 - leachedBy(v.method, facts));
   if (cookedG < dry)
     return refuse({
       code: "NOT_ENOUGH",
@@ -94,8 +105,8 @@ export function pureeBalance(input: PureeBalanceInput): Result<PureeBalance> {
       allowed: { min: dry },
       message: `${printNumber(dry)} g of it is dry matter; ${printNumber(cookedG)} g cannot be all that is left.`,
     });
-  const solids = trimmedG * thickeningSolids(v.fibre, v.starch);
-  const sieved = afterSieve(cookedG, solids, input.sieve, v.fibrous ?? false);
+  const solids = trimmedG * thickeningSolids(v.fibre, v.starch, facts);
+  const sieved = afterSieve(cookedG, solids, input.sieve, v.fibrous ?? false, facts);
   const pureeG = weighed?.sievedG ?? sieved.massG;
   return ok({
     trimmedG,
@@ -108,9 +119,15 @@ export function pureeBalance(input: PureeBalanceInput): Result<PureeBalance> {
 }
 
 /** What passes a sieve, and how much of what makes it stand. */
-export function afterSieve(massG: number, solidsG: number, sieve: Sieve, fibrous: boolean) {
-  const loss = SIEVE_LOSS[sieve];
-  const k = fibrous ? FIBROUS : 1;
+export function afterSieve(
+  massG: number,
+  solidsG: number,
+  sieve: Sieve,
+  fibrous: boolean,
+  facts: FactValues,
+) {
+  const loss = sieveLoss(sieve, facts);
+  const k = fibrous ? facts.fibrousLoss : 1;
   return {
     massG: massG * (1 - loss.mass * k),
     solidsG: solidsG * (1 - Math.min(MOST_SOLIDS_LOST, loss.solids * k)),

@@ -21,6 +21,7 @@ import {
 } from ".";
 
 /** What holds for purées whatever their size: masses add up, and more of a cause is more of its effect. */
+const F = NOMINAL_FACTS;
 const grams = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const vegetable = fc.constantFrom(...VEGETABLE_IDS).map(id => PUREE_VEGETABLES[id]);
 const sieve = fc.constantFrom(...SIEVES);
@@ -29,7 +30,7 @@ describe("from the crate to the sieve", () => {
   test.prop([grams(100, 50_000), vegetable, sieve])(
     "nothing is gained on the way, and dry matter is never more than is left",
     (grossG, v, through) => {
-      const b = valueOf(pureeBalance({ grossG, vegetable: v, sieve: through }));
+      const b = valueOf(pureeBalance({ grossG, vegetable: v, sieve: through }, F));
       expect(b.trimmedG).toBeLessThanOrEqual(grossG + 1e-9);
       expect(b.pureeG).toBeLessThanOrEqual(b.cookedG + 1e-9);
       expect(b.solidsG).toBeLessThan(b.pureeG);
@@ -41,8 +42,8 @@ describe("from the crate to the sieve", () => {
   test.prop([grams(100, 20_000), vegetable, sieve, grams(0.2, 5)])(
     "ten crates give ten times one",
     (grossG, v, through, k) => {
-      const one = valueOf(pureeBalance({ grossG, vegetable: v, sieve: through }));
-      const many = valueOf(pureeBalance({ grossG: k * grossG, vegetable: v, sieve: through }));
+      const one = valueOf(pureeBalance({ grossG, vegetable: v, sieve: through }, F));
+      const many = valueOf(pureeBalance({ grossG: k * grossG, vegetable: v, sieve: through }, F));
       expect(many.pureeG / one.pureeG).toBeCloseTo(k, 9);
       expect(many.perKg).toBeCloseTo(one.perKg, 9);
     },
@@ -50,8 +51,8 @@ describe("from the crate to the sieve", () => {
   test.prop([grams(10, 10_000), grams(0, 0.5), sieve, fc.boolean()])(
     "a sieve takes of both, and of strings more",
     (massG, share, through, fibrous) => {
-      const passed = afterSieve(massG, share * massG, through, fibrous);
-      const smooth = afterSieve(massG, share * massG, through, false);
+      const passed = afterSieve(massG, share * massG, through, fibrous, F);
+      const smooth = afterSieve(massG, share * massG, through, false, F);
       expect(passed.massG).toBeGreaterThan(0);
       expect(passed.massG).toBeLessThanOrEqual(smooth.massG);
       expect(passed.solidsG).toBeLessThanOrEqual(smooth.solidsG + 1e-12);
@@ -61,15 +62,18 @@ describe("from the crate to the sieve", () => {
     "a weight that leaves less than its dry matter is refused, with the least that can be",
     (v, trimmedG, share) => {
       const dry = trimmedG * (1 - v.moisture);
-      const refused = pureeBalance({
-        trimmedG,
-        vegetable: v,
-        sieve: "none",
-        weighed: { cookedG: share * 0.9 * dry },
-      });
+      const refused = pureeBalance(
+        {
+          trimmedG,
+          vegetable: v,
+          sieve: "none",
+          weighed: { cookedG: share * 0.9 * dry },
+        },
+        F,
+      );
       expect(refused).toMatchObject({ ok: false, problems: [{ code: "NOT_ENOUGH" }] });
       const least = (!refused.ok && (refused.problems[0]?.allowed as { min: number }).min) || 0;
-      expect(pureeBalance({ trimmedG, vegetable: v, sieve: "none", weighed: { cookedG: least } }).ok).toBe(
+      expect(pureeBalance({ trimmedG, vegetable: v, sieve: "none", weighed: { cookedG: least } }, F).ok).toBe(
         true,
       );
     },
@@ -131,8 +135,8 @@ describe("how it sits", () => {
   test.prop([grams(25, 90), grams(0.8, 1.1)])(
     "the solids for a body give that body, hot",
     (wanted, fineness) => {
-      const perKg = solidsPerKgFor(wanted, 60, fineness, NOMINAL_FACTS);
-      const body = valueOf(bodyOf(asSauce(1000, perKg, fineness), 60, NOMINAL_FACTS));
+      const perKg = solidsPerKgFor(wanted, 60, fineness, F);
+      const body = valueOf(bodyOf(asSauce(1000, perKg, fineness), 60, F));
       expect(body.thickness).toBeCloseTo(wanted, 4);
     },
   );
@@ -145,14 +149,14 @@ describe("how it sits", () => {
     "liquid, or steam, brings it where it is wanted, and its mass is accounted for",
     (massG, perKg, wanted, liquid) => {
       const puree = asSauce(massG, (massG * perKg) / 1000);
-      const found = liquidForPuree(puree, standardLiquid(liquid, 1), wanted, 60, NOMINAL_FACTS);
+      const found = liquidForPuree(puree, standardLiquid(liquid, 1), wanted, 60, F);
       if (!found.ok) {
         expect(found.problems[0]?.message.length).toBeGreaterThan(10);
         return;
       }
       const { addG, evaporateG, state } = found.value;
       expect(massOfSauce(state)).toBeCloseTo(massG + addG - evaporateG, 4);
-      expect(valueOf(bodyOf(state, 60, NOMINAL_FACTS)).thickness).toBeCloseTo(wanted, 1);
+      expect(valueOf(bodyOf(state, 60, F)).thickness).toBeCloseTo(wanted, 1);
     },
   );
 });
@@ -161,12 +165,12 @@ describe("greens", () => {
   test.prop([grams(20, 100), grams(3.5, 7.5), grams(0, 240), grams(0.1, 60)])(
     "green is only lost: longer, hotter and sourer keep less",
     (atC, pH, minutes, more) => {
-      const kept = greenIndex(atC, pH, minutes);
+      const kept = greenIndex(atC, pH, minutes, F);
       expect(kept).toBeGreaterThanOrEqual(0);
       expect(kept).toBeLessThanOrEqual(1);
-      expect(greenIndex(atC, pH, minutes + more)).toBeLessThanOrEqual(kept);
-      expect(greenIndex(atC + 5, pH, minutes)).toBeLessThanOrEqual(kept);
-      expect(greenIndex(atC, pH - 0.5, minutes)).toBeLessThanOrEqual(kept);
+      expect(greenIndex(atC, pH, minutes + more, F)).toBeLessThanOrEqual(kept);
+      expect(greenIndex(atC + 5, pH, minutes, F)).toBeLessThanOrEqual(kept);
+      expect(greenIndex(atC, pH - 0.5, minutes, F)).toBeLessThanOrEqual(kept);
     },
   );
   test.prop([grams(10, 5000), grams(0, 25), grams(1000, 50_000)])(

@@ -57,7 +57,9 @@ describe("moistures against the Indian Food Composition Tables 2017 (open datase
 
 /** Source of the rows: docs/models.md "Purées"; inputs IFCT 2017. */
 describe("purées against their check rows (E-1 to E-11)", () => {
-  const carrot = valueOf(pureeBalance({ grossG: 1500, vegetable: PUREE_VEGETABLES.carrot, sieve: "tamis" }));
+  const carrot = valueOf(
+    pureeBalance({ grossG: 1500, vegetable: PUREE_VEGETABLES.carrot, sieve: "tamis" }, F),
+  );
   it("E-1 1.5 kg carrots: 1.230 kg trimmed, 1.1685 cooked at 87.69 %, 1.1451 kg with 55.51 g, 48.47 g/kg, body 76.58", () => {
     expect(carrot.trimmedG).toBeCloseTo(1230, 6);
     expect(carrot.cookedG).toBeCloseTo(1168.5, 6);
@@ -82,12 +84,14 @@ describe("purées against their check rows (E-1 to E-11)", () => {
     expect(h).toBeLessThan(80);
   });
   it("E-4 stewed tomato is soup-like to mounding (common practice)", () => {
-    const t = valueOf(pureeBalance({ grossG: 1000, vegetable: PUREE_VEGETABLES.tomato, sieve: "none" }));
+    const t = valueOf(pureeBalance({ grossG: 1000, vegetable: PUREE_VEGETABLES.tomato, sieve: "none" }, F));
     const h = body(asSauce(t.pureeG, t.solidsG));
     expect(h).toBeCloseTo(52.4, 0);
     expect([4, 5, 6]).toContain(bandOf(h).id);
   });
-  const potato = valueOf(pureeBalance({ grossG: 1250, vegetable: PUREE_VEGETABLES.potato, sieve: "mill" }));
+  const potato = valueOf(
+    pureeBalance({ grossG: 1250, vegetable: PUREE_VEGETABLES.potato, sieve: "mill" }, F),
+  );
   it("E-5 1.25 kg potatoes through the mill: 0.9506 kg, 61.36 g, body 84.30", () => {
     expect(potato.pureeG).toBeCloseTo(950.6, 0);
     expect(potato.solidsG).toBeCloseTo(61.36, 1);
@@ -127,8 +131,8 @@ describe("purées against their check rows (E-1 to E-11)", () => {
     expect(valueOf(blanchIce(1000, 98, 4, 2000, 15))).toBeCloseTo(1308, -0.5);
   });
   it("E-11 green kept: 80 °C, pH 6.0, 20 min 0.471; 90 °C, pH 5.0 0.060", () => {
-    expect(greenIndex(80, 6, 20)).toBeCloseTo(0.471, 2);
-    expect(greenIndex(90, 5, 20)).toBeCloseTo(0.06, 2);
+    expect(greenIndex(80, 6, 20, F)).toBeCloseTo(0.471, 2);
+    expect(greenIndex(90, 5, 20, F)).toBeCloseTo(0.06, 2);
   });
 });
 
@@ -169,16 +173,38 @@ describe("refusals", () => {
     (r.problems ?? []).map(p => p.code);
   it("no weight; a yield that is none; less left than its dry matter; a liquid that never thins", () => {
     const v = PUREE_VEGETABLES.carrot;
-    expect(codes(pureeBalance({ vegetable: v, sieve: "none" }))).toContain("MISSING");
-    expect(codes(pureeBalance({ grossG: 1, vegetable: { ...v, peelYield: 2 }, sieve: "none" }))).toEqual([
+    expect(codes(pureeBalance({ vegetable: v, sieve: "none" }, F))).toContain("MISSING");
+    expect(codes(pureeBalance({ grossG: 1, vegetable: { ...v, peelYield: 2 }, sieve: "none" }, F))).toEqual([
       "OUT_OF_RANGE",
     ]);
     expect(
-      codes(pureeBalance({ grossG: 1000, vegetable: v, sieve: "none", weighed: { cookedG: 10 } })),
+      codes(pureeBalance({ grossG: 1000, vegetable: v, sieve: "none", weighed: { cookedG: 10 } }, F)),
     ).toEqual(["NOT_ENOUGH"]);
     expect(codes(dryTo(1000, {}))).toEqual(["MISSING"]);
     expect(codes(blenderLoads(1000, 10, 20))).toEqual(["OUT_OF_RANGE"]);
     const stiff = asSauce(1000, 120);
     expect(codes(liquidForPuree(stiff, standardLiquid("cream", 1), 20, 60, F))).toEqual(["UNREACHABLE"]);
   });
+});
+
+describe("a kitchen’s own figures of its purées", () => {
+  const carrots = (facts: typeof F) =>
+    valueOf(pureeBalance({ grossG: 1500, vegetable: PUREE_VEGETABLES.carrot, sieve: "tamis" }, facts));
+  it("a drum sieve that keeps a tenth: a tenth less purée than was cooked", () => {
+    const lossy = carrots({ ...F, tamisLoss: 0.1 });
+    expect(lossy.pureeG).toBeCloseTo(0.9 * lossy.cookedG, 8);
+    expect(lossy.solidsG).toBeCloseTo(carrots(F).solidsG, 8);
+  });
+  it("starch that counts in full makes potato thicker, and tomato, which has none, no thicker", () => {
+    const full = { ...F, starchCounts: 1 };
+    const solids = (v: "potato" | "tomato", facts: typeof F) =>
+      valueOf(pureeBalance({ grossG: 1000, vegetable: PUREE_VEGETABLES[v], sieve: "none" }, facts)).perKg;
+    expect(solids("potato", full)).toBeGreaterThan(1.5 * solids("potato", F));
+    expect(solids("tomato", full)).toBeCloseTo(solids("tomato", F), 10);
+  });
+  it("green that goes twice as fast is squared", () =>
+    expect(greenIndex(80, 6, 20, { ...F, greenLoss: 2 * F.greenLoss })).toBeCloseTo(
+      greenIndex(80, 6, 20, F) ** 2,
+      10,
+    ));
 });

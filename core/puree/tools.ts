@@ -35,5 +35,3 @@ export function toolFor(name: string): ToolAdvice {
 
 /** Longest a floury potato is worked at all, s. Common practice, no source. */
 export const POTATO_MOST_S = 60;
-/** Mass that drying over low heat takes off drained potato, share. Common practice, no source. */
-export const POTATO_DRIES = 0.05;

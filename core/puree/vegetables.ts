@@ -1,4 +1,5 @@
 import type { Mark } from "../estimate";
+import type { FactValues } from "../facts";
 
 /** What a vegetable is worth to a purée: per 100 g of the raw edible part, as shares 0–1. */
 export interface PureeVegetable {
@@ -21,14 +22,9 @@ export interface PureeVegetable {
 export const COOK_METHODS = ["boiled", "steamed", "roasted", "sweated", "raw"] as const;
 export type CookMethod = (typeof COOK_METHODS)[number];
 
-/** Dry matter that cooking takes out. Our estimates. */
-export const LEACHED: Readonly<Record<CookMethod, number>> = {
-  boiled: 0.05,
-  steamed: 0.02,
-  roasted: 0,
-  sweated: 0,
-  raw: 0,
-};
+/** Dry matter that cooking takes out, 0–1: only water carries it away. */
+export const leachedBy = (method: CookMethod, facts: FactValues): number =>
+  method === "boiled" ? facts.boiledLoss : method === "steamed" ? facts.steamedLoss : 0;
 
 const P = "P" as const;
 // prettier-ignore

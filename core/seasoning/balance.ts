@@ -1,3 +1,4 @@
+import type { FactValues } from "../facts";
 import { type Result, checkNumber, ok, refuse } from "../result";
 import type { AcidId } from "../texture";
 
@@ -5,21 +6,23 @@ export const TASTES = ["salt", "sweet", "sour", "bitter", "umami", "fat"] as con
 export type Taste = (typeof TASTES)[number];
 
 /**
- * Detection thresholds in water, g per kg. They scatter by a factor of three between publications and lie several times
- * higher in a fat, salt, thick sauce: a common yardstick, never a perceived strength.
- * Source: Amerine, Pangborn & Roessler 1965 (salt, sugar, acids, bitter) and Yamaguchi 1967 (umami), all from memory.
+ * The least of an acid that can be tasted in water, g per kg. Thresholds scatter by a factor of three between
+ * publications and lie several times higher in a fat, salt, thick sauce: a common yardstick, never a perceived strength.
  */
-export const THRESHOLD_G_PER_KG = { salt: 0.58, sweet: 3.4, bitter: 0.14 } as const;
-export const ACID_THRESHOLD_G_PER_KG: Readonly<Record<AcidId, number>> = {
-  acetic: 0.11,
-  citric: 0.2,
-  lactic: 0.14,
-  malic: 0.2,
-  tartaric: 0.18,
-};
-/** Umami, g of MSG per 100 g, and how nucleotides multiply it (Yamaguchi 1967, from memory). */
-const UMAMI_THRESHOLD = 0.012;
-const SYNERGY = 1218;
+export function acidThreshold(acid: AcidId, facts: FactValues): number {
+  switch (acid) {
+    case "acetic":
+      return facts.aceticThreshold;
+    case "citric":
+      return facts.citricThreshold;
+    case "lactic":
+      return facts.lacticThreshold;
+    case "malic":
+      return facts.malicThreshold;
+    case "tartaric":
+      return facts.tartaricThreshold;
+  }
+}
 
 /** What of a sauce can be tasted, per cent by mass. */
 export interface TasteInput {
@@ -49,7 +52,7 @@ export interface Balance {
  * @errors NEGATIVE · NOT_FINITE · OUT_OF_RANGE
  * Source: docs/models.md "Balance" (F.6). @example 0.9 % salt, 0.5 % sugar, 0.08 % citric, 9 % fat → 15.52, 1.47, 4.00, 9.00
  */
-export function balanceOf(input: TasteInput): Result<Balance> {
+export function balanceOf(input: TasteInput, facts: FactValues): Result<Balance> {
   const range = { min: 0, max: 100, unit: "%" };
   const problems = [
     ...checkNumber(input.saltPct, "saltPct", "The salt", range),
@@ -65,15 +68,15 @@ export function balanceOf(input: TasteInput): Result<Balance> {
   if (problems.length) return refuse(...problems);
   const [u, v] = [input.msgPct ?? 0, input.impPct ?? 0];
   const sour = (Object.entries(input.acidsPct) as [AcidId, number][]).reduce(
-    (sum, [id, pct]) => sum + (10 * pct) / ACID_THRESHOLD_G_PER_KG[id],
+    (sum, [id, pct]) => sum + (10 * pct) / acidThreshold(id, facts),
     0,
   );
   const dose: Record<Taste, number> = {
-    salt: (10 * input.saltPct) / THRESHOLD_G_PER_KG.salt,
-    sweet: (10 * input.sugarPct) / THRESHOLD_G_PER_KG.sweet,
+    salt: (10 * input.saltPct) / facts.saltThreshold,
+    sweet: (10 * input.sugarPct) / facts.sweetThreshold,
     sour,
-    bitter: (10 * (input.bitterPct ?? 0)) / THRESHOLD_G_PER_KG.bitter,
-    umami: (u + SYNERGY * u * v) / UMAMI_THRESHOLD,
+    bitter: (10 * (input.bitterPct ?? 0)) / facts.bitterThreshold,
+    umami: (10 * (u + facts.umamiSynergy * u * v)) / facts.umamiThreshold,
     fat: input.fatPct,
   };
   const steps = Object.fromEntries(TASTES.map(t => [t, Math.log2(1 + dose[t])])) as Record<Taste, number>;
@@ -109,6 +112,7 @@ export function correctives(
   massG: number,
   now: Balance,
   level: Balance,
+  facts: FactValues,
   sourWith: AcidId = "acetic",
 ): Corrective[] {
   const list: Corrective[] = [];
@@ -118,16 +122,16 @@ export function correctives(
     list.push({ taste, what, gramsFrom: grams / 2, gramsTo: grams, note });
   const gap = (taste: Taste) => level.dose[taste] - now.dose[taste];
   if (lacks("salt"))
-    add("salt", "salt", gap("salt") * THRESHOLD_G_PER_KG.salt * kg, "half, taste, then the rest");
+    add("salt", "salt", gap("salt") * facts.saltThreshold * kg, "half, taste, then the rest");
   if (lacks("sweet"))
     add(
       "sweet",
       "sugar",
-      Math.min(gap("sweet") * THRESHOLD_G_PER_KG.sweet * kg, MOST_SUGAR_STEP_PCT * 10 * kg),
+      Math.min(gap("sweet") * facts.sweetThreshold * kg, MOST_SUGAR_STEP_PCT * 10 * kg),
       "a step at a time",
     );
   if (lacks("sour")) {
-    const pure = gap("sour") * ACID_THRESHOLD_G_PER_KG[sourWith] * kg;
+    const pure = gap("sour") * acidThreshold(sourWith, facts) * kg;
     const [what, strength] = sourWith === "acetic" ? ["vinegar of 6 %", 0.06] : ["lemon juice", 0.055];
     add("sour", what, pure / strength, "at the end, half first");
   }

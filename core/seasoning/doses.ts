@@ -1,3 +1,5 @@
+import type { FactValues } from "../facts";
+
 /** Small doses and how they go in. Common practice, no source. */
 
 /** What can be added but never taken out: half of it first. @example 10 g white pepper → 5 g, taste */
@@ -24,9 +26,6 @@ export interface AddIn {
   readonly massG: number;
   readonly saltPct: number;
 }
-/** Acid goes up with something strong stirred in: by a third for a tenth of it. Our estimate. */
-const ACID_PER_SHARE = 3;
-
 /**
  * Seasoning once something strong goes in: its salt replaces the salt line, the acid rises with it.
  * @example 900 g base, 90 g paste of 12 % salt, 8 g salt, 20 g acid → salt 0, acid 26 g
@@ -35,12 +34,13 @@ export function rebalance(
   baseG: number,
   addIn: AddIn,
   line: { readonly saltG: number; readonly acidG: number },
+  facts: FactValues,
 ) {
   const broughtG = (addIn.massG * addIn.saltPct) / 100;
   return {
     broughtG,
     saltG: Math.max(0, line.saltG - broughtG),
-    acidG: line.acidG * (1 + (ACID_PER_SHARE * addIn.massG) / baseG),
+    acidG: line.acidG * (1 + (facts.acidBesideStrong * addIn.massG) / baseG),
     overG: Math.max(0, broughtG - line.saltG),
   };
 }

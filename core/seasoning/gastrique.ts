@@ -1,3 +1,4 @@
+import type { FactValues } from "../facts";
 import { bisect, printNumber } from "../quantity";
 import { type Result, type Warning, checkNumber, ok, refuse } from "../result";
 import { type Balance, balanceOf } from "./balance";
@@ -5,18 +6,23 @@ import { type Balance, balanceOf } from "./balance";
 export const CARAMEL_STAGES = ["none", "light", "amber", "dark"] as const;
 export type CaramelStage = (typeof CARAMEL_STAGES)[number];
 
-/** Mass lost and sugar destroyed on the way to a colour, 0–1, and its temperature. Our estimates. */
-export const CARAMEL: Readonly<
-  Record<CaramelStage, { readonly mass: number; readonly sugar: number; readonly c: string }>
-> = {
-  none: { mass: 0, sugar: 0, c: "" },
-  light: { mass: 0.02, sugar: 0.02, c: "160–165 °C" },
-  amber: { mass: 0.05, sugar: 0.08, c: "170–175 °C" },
-  dark: { mass: 0.08, sugar: 0.2, c: "180–185 °C" },
-};
+/** Mass lost and sugar destroyed on the way to a colour, 0–1. */
+function caramelLoss(
+  stage: CaramelStage,
+  facts: FactValues,
+): { readonly mass: number; readonly sugar: number } {
+  switch (stage) {
+    case "none":
+      return { mass: 0, sugar: 0 };
+    case "light":
+      return { mass: facts.lightCaramelMass, sugar: facts.lightCaramelSweet };
+    case "amber":
+      return { mass: facts.amberCaramelMass, sugar: facts.amberCaramelSweet };
+    case "dark":
+      return { mass: facts.darkCaramelMass, sugar: facts.darkCaramelSweet };
+  }
+}
 
-/** Acetic acid leaves less readily than water: relative volatility. From memory. */
-const VOLATILITY = 0.7;
 const SETS_ABOVE_PCT = 75;
 
 export interface Gastrique {
@@ -49,7 +55,7 @@ export interface GastriqueInput {
  * Source: Rayleigh with relative volatility 0.7, docs/models.md "Gastrique" (F3).
  * @example 100 g sugar (amber), 100 g vinegar 6 %, to 130 g → 32.17 g water, acid 2.179 %
  */
-export function gastrique(input: GastriqueInput): Result<Gastrique> {
+export function gastrique(input: GastriqueInput, facts: FactValues): Result<Gastrique> {
   const problems = [
     ...checkNumber(input.sugarG, "sugarG", "The sugar", { min: 0.1, unit: "g" }),
     ...checkNumber(input.vinegarG, "vinegarG", "The vinegar", { min: 0.1, unit: "g" }),
@@ -57,11 +63,11 @@ export function gastrique(input: GastriqueInput): Result<Gastrique> {
     ...checkNumber(input.endG, "endG", "The end", { min: 0.1, unit: "g" }),
   ];
   if (problems.length) return refuse(...problems);
-  const stage = CARAMEL[input.caramel];
+  const stage = caramelLoss(input.caramel, facts);
   const solids = input.sugarG * (1 - stage.mass);
   const acid0 = (input.vinegarG * input.acidPct) / 100;
   const water0 = input.vinegarG - acid0;
-  const massAt = (w: number) => solids + w + acid0 * (w / water0) ** VOLATILITY;
+  const massAt = (w: number) => solids + w + acid0 * (w / water0) ** facts.vinegarVolatility;
   if (input.endG <= solids || input.endG >= massAt(water0))
     return refuse({
       code: "OUT_OF_RANGE",
@@ -71,11 +77,11 @@ export function gastrique(input: GastriqueInput): Result<Gastrique> {
       message: `It can end between ${printNumber(solids)} g (dry sugar) and ${printNumber(massAt(water0))} g (nothing boiled off).`,
     });
   const waterG = bisect(w => massAt(w) - input.endG, 1e-12, water0) ?? water0;
-  const acidG = acid0 * (waterG / water0) ** VOLATILITY;
+  const acidG = acid0 * (waterG / water0) ** facts.vinegarVolatility;
   const sugarG = input.sugarG * (1 - stage.sugar);
   const sugarPct = (100 * sugarG) / input.endG;
   const acidPct = (100 * acidG) / input.endG;
-  const balance = balanceOf({ saltPct: 0, sugarPct, acidsPct: { acetic: acidPct }, fatPct: 0 });
+  const balance = balanceOf({ saltPct: 0, sugarPct, acidsPct: { acetic: acidPct }, fatPct: 0 }, facts);
   if (!balance.ok) return balance;
   const warnings: Warning[] =
     (100 * solids) / input.endG > SETS_ABOVE_PCT

@@ -1,14 +1,13 @@
 import { fc, test } from "@fast-check/vitest";
 import { describe, expect } from "vitest";
+import { NOMINAL_FACTS } from "../facts";
 import { valueOf } from "../result";
 import { ACID_IDS } from "../texture";
 import {
-  ACID_THRESHOLD_G_PER_KG,
   BITTER_SUGAR_G_PER_KG,
   CARAMEL_STAGES,
   OFF_LEVEL_STEPS,
   TASTES,
-  THRESHOLD_G_PER_KG,
   balanceOf,
   condimentGlaze,
   correctives,
@@ -19,6 +18,7 @@ import {
   sodaFor,
 } from ".";
 
+const F = NOMINAL_FACTS;
 /** Salt, acid and sugar are masses: what goes in is in it, and nothing else is. */
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -55,7 +55,7 @@ describe("salt", () => {
   test.prop([number(200, 5000), number(0, 500), number(0, 30), number(0, 60), number(0, 60)])(
     "something strong brings its salt: the line gives way first, the rest is over",
     (baseG, massG, saltPct, saltG, acidG) => {
-      const made = rebalance(baseG, { massG, saltPct }, { saltG, acidG });
+      const made = rebalance(baseG, { massG, saltPct }, { saltG, acidG }, F);
       expect(made.broughtG).toBeCloseTo((massG * saltPct) / 100, 9);
       expect(made.saltG + made.broughtG - made.overG).toBeCloseTo(saltG, 9);
       expect(made.saltG === 0 || made.overG === 0).toBe(true);
@@ -102,7 +102,7 @@ describe("sour and sweet", () => {
   ])(
     "a gastrique weighs what is in it; boiled further it is sweeter and sourer by the gram",
     (sugarG, caramel, vinegarG, acidPct, share) => {
-      const of = (endG: number) => gastrique({ sugarG, caramel, vinegarG, acidPct, endG });
+      const of = (endG: number) => gastrique({ sugarG, caramel, vinegarG, acidPct, endG }, F);
       const limits = of(1e9);
       const { min, max } = (!limits.ok && (limits.problems[0]?.allowed as { min: number; max: number })) || {
         min: 0,
@@ -131,7 +131,7 @@ describe("balance", () => {
     impPct: number(0, 0.02),
   });
   test.prop([sauce])("doses are never negative, and a step is twice as much", input => {
-    const b = valueOf(balanceOf(input));
+    const b = valueOf(balanceOf(input, F));
     for (const taste of TASTES) {
       expect(b.dose[taste]).toBeGreaterThanOrEqual(0);
       expect(2 ** b.steps[taste] - 1).toBeCloseTo(b.dose[taste], 6);
@@ -140,29 +140,24 @@ describe("balance", () => {
   test.prop([sauce, sauce, number(200, 10_000)])(
     "what is added brings a taste to its level and never over it",
     (nowInput, levelInput, massG) => {
-      const [now, level] = [valueOf(balanceOf(nowInput)), valueOf(balanceOf(levelInput))];
-      for (const c of correctives(massG, now, level)) {
+      const [now, level] = [valueOf(balanceOf(nowInput, F)), valueOf(balanceOf(levelInput, F))];
+      for (const c of correctives(massG, now, level, F)) {
         expect(c.gramsFrom).toBeLessThanOrEqual(c.gramsTo);
         expect(c.gramsFrom).toBeGreaterThan(0);
         const perKg = (1000 * c.gramsTo) / massG;
         if (c.taste === "salt")
-          expect(now.dose.salt + perKg / THRESHOLD_G_PER_KG.salt).toBeCloseTo(level.dose.salt, 6);
+          expect(now.dose.salt + perKg / F.saltThreshold).toBeCloseTo(level.dose.salt, 6);
         if (c.taste === "sweet")
-          expect(now.dose.sweet + perKg / THRESHOLD_G_PER_KG.sweet).toBeLessThanOrEqual(
-            level.dose.sweet + 1e-9,
-          );
+          expect(now.dose.sweet + perKg / F.sweetThreshold).toBeLessThanOrEqual(level.dose.sweet + 1e-9);
         if (c.taste === "sour")
-          expect(now.dose.sour + (0.06 * perKg) / ACID_THRESHOLD_G_PER_KG.acetic).toBeCloseTo(
-            level.dose.sour,
-            6,
-          );
+          expect(now.dose.sour + (0.06 * perKg) / F.aceticThreshold).toBeCloseTo(level.dose.sour, 6);
         if (c.taste === "bitter") expect(perKg).toBeCloseTo(BITTER_SUGAR_G_PER_KG, 9);
       }
     },
   );
   test.prop([sauce, number(200, 10_000)])("at its level nothing is offered", (input, massG) => {
-    const b = valueOf(balanceOf(input));
-    expect(correctives(massG, b, b)).toEqual([]);
+    const b = valueOf(balanceOf(input, F));
+    expect(correctives(massG, b, b, F)).toEqual([]);
     expect(OFF_LEVEL_STEPS).toBeGreaterThan(0);
   });
 });

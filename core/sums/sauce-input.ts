@@ -79,7 +79,7 @@ export function sauceFrom(input: SauceInput, world: SumWorld): Result<SauceState
     { id: "liquid", temperatureC: degC(20) },
   );
   if (!pot.ok) return pot;
-  const base = sauceOf(pot.value);
+  const base = sauceOf(pot.value, world.facts);
   const puree = input.puree;
   const whole: SauceState = {
     ...base,

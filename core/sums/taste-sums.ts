@@ -62,8 +62,8 @@ export const gastriqueSum = defineSum({
   }),
   example: { sugarG: 200, caramel: "none", vinegarG: 300, acidPct: 6, endG: 280 },
   asks: ["sugarG", "vinegarG", "endG"],
-  work: i => {
-    const done = boilGastrique(i);
+  work: (i, world) => {
+    const done = boilGastrique(i, world.facts);
     if (!done.ok) return done;
     const { sugarPct, acidPct, solublePct } = done.value;
     const perLitreEffect = { sugarG: (i.doseGPerL * sugarPct) / 100, acidG: (i.doseGPerL * acidPct) / 100 };
@@ -133,7 +133,10 @@ export const balance = defineSum({
       };
     }
     if (problems.length) return refuse(...problems);
-    const done = balanceOf({ ...taste, msgPct: i.umami?.msgPct ?? 0, impPct: i.umami?.impPct ?? 0 });
+    const done = balanceOf(
+      { ...taste, msgPct: i.umami?.msgPct ?? 0, impPct: i.umami?.impPct ?? 0 },
+      world.facts,
+    );
     if (!done.ok) return done;
     const axes = (Object.entries(done.value.dose) as [Taste, number][]).map(([name, doseOverThreshold]) => ({
       name,

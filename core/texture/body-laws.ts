@@ -93,7 +93,7 @@ export function bareBody(state: SauceState, temperatureC: number, facts: FactVal
     waterViscosity(temperatureC) * (serumFactor + (network - 1) * stiffened * Math.sqrt(serumFactor));
   const fatMl = fatMassOf(state) / butterfatDensity(temperatureC);
   const fatVolume = fatMl / (fatMl + fatFreeG / FAT_FREE_DENSITY);
-  const viscosityMPas = withDroplets(waterPhase, fatVolume);
+  const viscosityMPas = withDroplets(waterPhase, fatVolume, facts);
   return {
     temperatureC,
     thickness: rawThickness(viscosityMPas),

@@ -1,4 +1,4 @@
-/** How gelatin, milk, yolk and purée give a sauce body. Source: docs/models.md "Body". */
+/** How gelatin, milk, yolk, purée and droplets of fat give a sauce body. Source: docs/models.md "Body". */
 const OURS = "our estimate, to be sharpened by readings of the house’s own sauces";
 
 // prettier-ignore
@@ -13,4 +13,6 @@ export const TEXTURE_FACTS = {
   yolkPower: { value: 2.8, lo: 2.5, hi: 3.1, mark: "E", unit: "", label: "how steeply yolk thickens", source: OURS },
   pureeHalfGPerKg: { value: 2.2, lo: 1.9, hi: 2.6, mark: "E", unit: "g/kg", label: "fibre and starch of a purée that double its body", source: OURS },
   pureePower: { value: 3.1, lo: 2.9, hi: 3.3, mark: "E", unit: "", label: "how steeply a purée thickens", source: OURS },
+  dropletRise: { value: 2.3, lo: 2.1, hi: 2.5, mark: "E", unit: "", label: "how steeply droplets of fat thicken", source: OURS },
+  crowdedMPas: { value: 8, lo: 6, hi: 10.5, mark: "E", unit: "mPa·s", label: "what the water phase counts for once the droplets carry the sauce", source: OURS },
 } as const;

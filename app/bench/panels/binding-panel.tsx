@@ -62,7 +62,7 @@ export function BindingPanel({
   if (!last || !body)
     return <p className="text-faded">There is no liquor to bind yet: put one on the line first.</p>;
   const atC = servedAtC(document);
-  const state = sauceOf(last.pot);
+  const state = sauceOf(last.pot, kitchen.facts);
   const setsAt = body.body ? setsBelowC(body.body.gelatinPct) : null;
   const sd = 1.645 * body.sd;
   const thinner = body.thickness > want + THERE;

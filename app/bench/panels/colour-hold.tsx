@@ -1,11 +1,12 @@
-import { BLANCH_SECONDS, BLANCH_WATER, GREEN_ENOUGH, greenIndex } from "~/core/puree";
+import { BLANCH_SECONDS, BLANCH_WATER, GREEN_ENOUGH, PALE_LEMON_G_PER_KG, greenIndex } from "~/core/puree";
+import type { FactValues } from "~/core/facts";
 import { g, printMass, printNumber } from "~/core/quantity";
 
 /** How green stays green and pale stays pale. */
-export function ColourHold({ name, massG }: { name: string; massG: number }) {
+export function ColourHold({ name, massG, facts }: { name: string; massG: number; facts: FactValues }) {
   const key = Object.keys(BLANCH_SECONDS).find(k => name.includes(k.replace(/s$/, "")));
   const seconds = key ? BLANCH_SECONDS[key] : undefined;
-  const kept = greenIndex(80, 6, 10);
+  const kept = greenIndex(80, 6, 10, facts);
   return (
     <div>
       <h3 className="font-semibold">Colour</h3>
@@ -18,7 +19,8 @@ export function ColourHold({ name, massG }: { name: string; massG: number }) {
         </p>
       ) : (
         <p className="mt-1">
-          Pale ones: {printMass(g((massG / 1000) * 4.8))} lemon juice in the water; short heat, covered.
+          Pale ones: {printMass(g((massG / 1000) * PALE_LEMON_G_PER_KG))} lemon juice in the water; short
+          heat, covered.
         </p>
       )}
     </div>

@@ -8,7 +8,7 @@ export function FixPanel({ formula, kitchen, walked }: { formula: Formula; kitch
   if (!last?.body) return <p className="text-faded">There is no sauce to mend yet.</p>;
   return (
     <RemedyCards
-      state={sauceOf(last.pot)}
+      state={sauceOf(last.pot, kitchen.facts)}
       temperatureC={servedAtC(formula.document)}
       facts={kitchen.facts}
       ingredients={kitchen.data.ingredients}

@@ -69,7 +69,7 @@ export function PureePanel({
     />
   );
   const v: PureeVegetable = PUREE_VEGETABLES[id];
-  const balance = pureeBalance({ grossG, vegetable: v, sieve, weighed });
+  const balance = pureeBalance({ grossG, vegetable: v, sieve, weighed }, kitchen.facts);
   const tool = toolFor(v.name);
   const floury = isFloury(v.name);
   const jar = kitchen.data.appliances.find(a => a.kind === "blender");
@@ -143,7 +143,7 @@ export function PureePanel({
             {tool.tool}: {tool.why}.
           </p>
         </div>
-        <ColourHold name={v.name} massG={balance.ok ? balance.value.trimmedG : 0} />
+        <ColourHold name={v.name} massG={balance.ok ? balance.value.trimmedG : 0} facts={kitchen.facts} />
         <SharedOut />
       </div>
       {v.note && (

@@ -1,8 +1,7 @@
 import type { Kitchen } from "~/core/formula";
 import {
-  POTATO_DRIES,
   type PureeVegetable,
-  SIEVE_LOSS,
+  SIEVE_USE,
   type Sieve,
   asSauce,
   blenderLoads,
@@ -45,7 +44,7 @@ export function PureeSits({
   jarName: string;
   portionG: number;
 }) {
-  const driedG = floury ? POTATO_DRIES * balance.cookedG : 0;
+  const driedG = floury ? kitchen.facts.potatoDries * balance.cookedG : 0;
   const plain = asSauce(balance.pureeG - driedG, balance.solidsG, floury ? 0.8 : 1);
   const buttered = { ...plain, ...withButter(plain, butterG) };
   const body = bodyOf(buttered, PUREE_AT_C, kitchen.facts);
@@ -67,7 +66,7 @@ export function PureeSits({
           value={printMass(g(balance.cookedG))}
           note={`${printNumber((100 * balance.cookedG) / balance.trimmedG)} %`}
         />
-        <Row label="purée" value={printMass(g(balance.pureeG))} note={SIEVE_LOSS[sieve].use} />
+        <Row label="purée" value={printMass(g(balance.pureeG))} note={SIEVE_USE[sieve]} />
         {driedG > 0 && (
           <Row
             label="dried off, stop at"

@@ -10,25 +10,39 @@ import { SaltyGlaze } from "./salty-glaze";
 import { SpiceDoses } from "./spice-doses";
 
 /** Salt, sweet, sour and fat on one footing; what straightens them; what a strong addition does. */
-export function TastePanel({ formula, walked }: { formula: Formula; kitchen: Kitchen; walked: Walk }) {
+export function TastePanel({
+  formula,
+  kitchen,
+  walked,
+}: {
+  formula: Formula;
+  kitchen: Kitchen;
+  walked: Walk;
+}) {
   const { document } = formula;
+  const { facts } = kitchen;
   const [addIn, setAddIn] = useState({ massG: 90, saltPct: 12 });
   const [garnish, setGarnish] = useState({ massG: 0, saltPct: 2.5 });
-  const tastes = balanceAlong(document, walked.states);
+  const tastes = balanceAlong(document, walked.states, facts);
   if (!tastes || walked.finishedG <= 0) return <p className="text-faded">There is nothing to taste yet.</p>;
   const massG = walked.finishedG;
-  const list = correctives(massG, tastes.now, tastes.level);
+  const list = correctives(massG, tastes.now, tastes.level, facts);
   const acid = finishingAcid(massG);
   const pepper = pepperFor(document.servedAs);
   const target = saltTargetPct(document);
-  const nowPct = (tastes.now.dose.salt * 0.58) / 10;
+  const nowPct = (tastes.now.dose.salt * facts.saltThreshold) / 10;
   const dose = saltDose(massG, nowPct, target, garnish.massG > 0 ? [garnish] : []);
   const lines = walked.states.flatMap(s => s.lines);
   const gramsOf = (test: RegExp) => lines.filter(l => test.test(l.name)).reduce((m, l) => m + l.massG, 0);
-  const changed = rebalance(massG, addIn, {
-    saltG: gramsOf(/salt$/),
-    acidG: gramsOf(/vinegar|lemon juice|verjus/),
-  });
+  const changed = rebalance(
+    massG,
+    addIn,
+    {
+      saltG: gramsOf(/salt$/),
+      acidG: gramsOf(/vinegar|lemon juice|verjus/),
+    },
+    facts,
+  );
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[1.3fr_1fr]">
       <div>
