@@ -4,7 +4,7 @@ import type { FormulaDocument, KitchenData, StepIntervals } from "~/core/formula
 import type { IntervalJobs } from "./intervals.worker";
 
 /** Typing pauses this long before the intervals are asked for, ms. */
-const PAUSE_MS = 250;
+const PAUSE_MS = 500;
 
 /**
  * Intervals along the line, worked out beside the page. While new ones are on their way the old ones stand, as long as
