@@ -4,6 +4,7 @@ import type { Result } from "../result";
 import type { Vessel } from "../vessel";
 import type { FormulaDocument } from "./document";
 import type { Kitchen } from "./kitchen";
+import type { Ahead } from "./line-amounts";
 import type { ResolvedLine, StepOutcome } from "./step-kind";
 import type { Step } from "./steps";
 import type { LineSoFar, StateAfterStep } from "./state-after";
@@ -49,6 +50,8 @@ export class WalkCache {
   readonly #states = new Map<string, KnownState>();
   readonly #products = new Map<string, KnownProduct>();
   #sources: ReadonlyMap<string, Ingredient> = new Map();
+  /** The yield that amounts which look ahead were last counted on: a good place to begin, and often still the answer. */
+  ahead: Ahead | null = null;
 
   /** The same map again while every line still has the same ingredient. */
   sources(found: ReadonlyMap<string, Ingredient>): ReadonlyMap<string, Ingredient> {

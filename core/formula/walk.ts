@@ -56,7 +56,7 @@ export interface Walking {
  * passes to a relative change of `FOUND`. A step that cannot be done ends the walk: the states before it stand, and
  * `problems` says why.
  *
- * Pure and deterministic.
+ * Pure and deterministic; with a cache the yield is looked for from where the walk before found it, to the same `FOUND`.
  * @errors in `problems`: those of the steps, UNKNOWN_ID for a line, CYCLE with its path, NO_CONVERGENCE names the line
  */
 export const walk = (document: FormulaDocument, kitchen: Kitchen, options: WalkOptions = {}): Walk =>
@@ -75,10 +75,14 @@ export function beginWalk(document: FormulaDocument, kitchen: Kitchen, options: 
   if (!sources.ok) return alreadyWalked(stopped(document, [], sources.problems, []));
   const known = cache.sources(sources.value);
   const guess = aheadOf(document.base.massG, document.base.massG, document);
+  const outermost = options.path === undefined;
   const passWith = (ahead: Ahead) => pass(document, kitchen, known, ahead, { ...options, cache });
   const lookAhead = linesAhead(document);
   if (!lookAhead.length) return underWay(passWith(guess));
-  return alreadyWalked(findYield(document, known, lookAhead, guess, ahead => toTheEnd(passWith(ahead))));
+  const from = (outermost && cache.ahead) || guess;
+  const found = findYield(document, known, lookAhead, from, ahead => toTheEnd(passWith(ahead)));
+  if (outermost) cache.ahead = found.ahead;
+  return alreadyWalked(found.walked);
 }
 
 /** Walks again and again, each time with the yield the walk before came to, until it no longer moves. */
@@ -88,31 +92,27 @@ function findYield(
   lookAhead: readonly [number, Line][],
   guess: Ahead,
   walkWith: (ahead: Ahead) => Walk,
-): Walk {
+): { readonly walked: Walk; readonly ahead: Ahead | null } {
   let ahead = guess;
   for (let i = 0; i < MOST_PASSES; i++) {
     const result = walkWith(ahead);
     const next = aheadOf(result.finishedMl, result.finishedG, document);
-    const settled =
-      Math.abs(next.litres - ahead.litres) <= FOUND * Math.max(1, next.litres) &&
-      Math.abs(next.kg - ahead.kg) <= FOUND * Math.max(1, next.kg);
-    if (result.problems.length || settled) return result;
+    const settled = (["litres", "kg", "portions"] as const).every(
+      what => Math.abs(next[what] - ahead[what]) <= FOUND * Math.max(1, next[what]),
+    );
+    if (result.problems.length || settled) return { walked: result, ahead: settled ? ahead : null };
     ahead = next;
   }
   const [stepIndex = 0, line] = lookAhead[0] ?? [];
-  return stopped(
-    document,
-    [],
-    [
-      {
-        code: "NO_CONVERGENCE",
-        field: `steps.${stepIndex}.lines`,
-        value: line?.id,
-        message: `“${line ? sources.get(line.id)?.name : "A line"}” counted on the yield grows faster than the yield does. Type a smaller amount, or grams.`,
-      },
-    ],
-    [],
-  );
+  const problems: Problem[] = [
+    {
+      code: "NO_CONVERGENCE",
+      field: `steps.${stepIndex}.lines`,
+      value: line?.id,
+      message: `“${line ? sources.get(line.id)?.name : "A line"}” counted on the yield grows faster than the yield does. Type a smaller amount, or grams.`,
+    },
+  ];
+  return { walked: stopped(document, [], problems, []), ahead: null };
 }
 
 const alreadyWalked = (walked: Walk): Walking => ({ at: index => walked.states[index], whole: () => walked });
