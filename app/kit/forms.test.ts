@@ -1,8 +1,10 @@
 import { describe, expect, test } from "vitest";
-import { DEMO_APPLIANCES } from "~/demo/appliances";
-import { DEMO_BURNERS, DEMO_VESSELS } from "~/demo/vessels";
-import { geometryOfVessel } from "~/core/vessel";
-import { idFor } from "../larder/form.server";
+import { FACTS } from "~/core/facts";
+import { shapeByPouring } from "~/core/kit";
+import type { Result } from "~/core/result";
+import { valueOf } from "~/core/result";
+import { geometryOf } from "~/core/vessel";
+import { DEMO_KITCHEN } from "~/demo/kitchen";
 import {
   readAirForm,
   readBurnerForm,
@@ -13,188 +15,180 @@ import {
   readVesselForm,
 } from "./forms.server";
 
-const formOf = (values: Readonly<Record<string, string | readonly string[]>>) => {
-  const form = new FormData();
-  for (const [key, value] of Object.entries(values))
-    for (const one of typeof value === "string" ? [value] : value) form.append(key, one);
-  return form;
-};
-const NOW = new Date("2026-11-23T10:00:00Z");
+/** A form as a browser sends it; a list becomes several fields of one name. */
+function form(fields: Readonly<Record<string, string | readonly string[]>>): FormData {
+  const data = new FormData();
+  for (const [name, value] of Object.entries(fields))
+    for (const one of typeof value === "string" ? [value] : value) data.append(name, one);
+  return data;
+}
+const refusals = (result: Result<unknown>): string[] =>
+  result.ok ? [] : result.problems.map(p => `${p.field} ${p.code}`);
+const idFor = (name: string) => name.toLowerCase().replace(/\W+/g, "-");
 
 describe("where the kitchen stands", () => {
-  const read = (over: Readonly<Record<string, string>>) =>
-    readAirForm(formOf({ altitudeM: "1180", pressureHPa: "", ambientC: "25", humidityPct: "50", ...over }));
-  test("by its altitude, or by the barometer", () => {
-    expect(read({})).toMatchObject({ value: { altitudeM: 1180, pressurePa: null, humidity: 0.5 } });
-    expect(read({ pressureHPa: "884,5" })).toMatchObject({ value: { pressurePa: 88_450 } });
+  const mountain = { altitudeM: "1180", pressureHPa: "", ambientC: "24", humidityPct: "45" };
+  test("altitude alone is enough; a comma is a point", () => {
+    expect(valueOf(readAirForm(form({ ...mountain, ambientC: "24,5" })))).toEqual({
+      altitudeM: 1180,
+      pressurePa: null,
+      ambientC: 24.5,
+      humidity: 0.45,
+    });
+    const bare = valueOf(readAirForm(form({ altitudeM: "0" })));
+    expect(bare).toMatchObject({ altitudeM: 0, ambientC: 25, humidity: 0.5 });
   });
-  test.each([
-    [{ altitudeM: "" }, "altitudeM"],
-    [{ altitudeM: "up high" }, "altitudeM"],
-    [{ altitudeM: "9000" }, "altitudeM"],
-    [{ pressureHPa: "1013" }, "pressureHPa"],
-    [{ pressureHPa: "30" }, "pressureHPa"],
-    [{ ambientC: "90" }, "ambientC"],
-    [{ humidityPct: "-5" }, "humidityPct"],
-  ])("%j is refused", (over, field) => {
-    const refused = read(over as Record<string, string>);
-    expect(!refused.ok && refused.problems[0]?.field).toBe(field);
+  test("a barometer’s own reading is kept; the weather map’s sea-level value is asked about", () => {
+    expect(valueOf(readAirForm(form({ ...mountain, pressureHPa: "880" }))).pressurePa).toBe(88_000);
+    const seaLevel = readAirForm(form({ ...mountain, pressureHPa: "1013" }));
+    expect(refusals(seaLevel)).toEqual(["pressureHPa PRESSURE"]);
+    expect(seaLevel.ok ? "" : seaLevel.problems[0]?.message).toMatch(/sea-level value.*about 87\d hPa/);
+    // Low down the two are the same within the weather.
+    expect(refusals(readAirForm(form({ ...mountain, altitudeM: "200", pressureHPa: "1013" })))).toEqual([]);
   });
+  test("every field that is wrong is named, all at once", () =>
+    expect(
+      refusals(
+        readAirForm(form({ altitudeM: "", pressureHPa: "20", ambientC: "warm", humidityPct: "140" })),
+      ).sort(),
+    ).toEqual([
+      "altitudeM MISSING",
+      "ambientC NOT_FINITE",
+      "humidityPct OUT_OF_RANGE",
+      "pressureHPa PRESSURE",
+    ]));
 });
 
 describe("what the house has settled", () => {
-  const read = (over: Readonly<Record<string, string>>) =>
-    readHouseForm(formOf({ demiPct: "50", labourPerH: "24", flamePerH: "1.8", ...over }));
-  test("C168 its demi-glace and its rates", () => {
-    expect(read({ bound: "on" })).toMatchObject({
-      value: { demiGlace: { to: 0.5, bound: true }, labourPerH: 24, flamePerH: 1.8 },
-    });
-    expect(read({ labourPerH: "" })).toMatchObject({ value: { labourPerH: 0 } });
-  });
-  test.each([
-    [{ demiPct: "" }, "demiPct"],
-    [{ demiPct: "120" }, "demiPct"],
-    [{ labourPerH: "-3" }, "labourPerH"],
-    [{ flamePerH: "a bit" }, "flamePerH"],
-  ])("%j is refused", (over, field) => {
-    const refused = read(over as Record<string, string>);
-    expect(!refused.ok && refused.problems[0]?.field).toBe(field);
+  test("its demi-glace and its rates", () =>
+    expect(
+      valueOf(readHouseForm(form({ demiPct: "40", bound: "on", labourPerH: "32,5", flamePerH: "" }))),
+    ).toEqual({ demiGlace: { to: 0.4, bound: true }, labourPerH: 32.5, flamePerH: 0 }));
+  test("a demi-glace of nothing, and a wage below nothing, are asked about", () => {
+    expect(refusals(readHouseForm(form({ demiPct: "" })))).toEqual(["demiPct MISSING"]);
+    expect(refusals(readHouseForm(form({ demiPct: "98", labourPerH: "-3" })))).toEqual([
+      "demiPct OUT_OF_RANGE",
+      "labourPerH NEGATIVE",
+    ]);
   });
 });
 
-describe("a figure the sums rest on", () => {
-  const read = (id: string, text: string) => readFactForm(formOf({ id, [`own-${id}`]: text }));
-  test("a number is the kitchen's own, an empty field goes back to the usual one", () => {
-    expect(read("starchPower", "3.3")).toMatchObject({ value: { id: "starchPower", value: 3.3 } });
-    expect(read("starchPower", " ")).toMatchObject({ value: { id: "starchPower", value: null } });
-    expect(read("starchPower", "3,3")).toMatchObject({ value: { value: 3.3 } });
+describe("a figure of the kitchen’s own", () => {
+  test("is read with its limits in words; an empty field goes back to the usual one", () => {
+    expect(valueOf(readFactForm(form({ id: "potatoPower", "own-potatoPower": "3,4" })))).toEqual({
+      id: "potatoPower",
+      value: 3.4,
+    });
+    expect(valueOf(readFactForm(form({ id: "potatoPower", "own-potatoPower": " " }))).value).toBeNull();
+    const far = readFactForm(form({ id: "potatoPower", "own-potatoPower": "400" }));
+    expect(refusals(far)).toEqual(["potatoPower OUT_OF_RANGE"]);
+    expect(far.ok ? "" : far.problems[0]?.message.toLowerCase()).toContain(FACTS.potatoPower.label);
   });
-  test.each([
-    ["starchPower", "a lot", "NOT_FINITE", "own-starchPower"],
-    ["starchPower", "40", "OUT_OF_RANGE", "starchPower"],
-    ["rawEggDays", "-1", "NEGATIVE", "rawEggDays"],
-    ["toString", "1", "UNKNOWN_ID", "id"],
-  ])("%s of “%s” is refused", (id, text, code, field) => {
-    expect(read(id, text)).toMatchObject({ ok: false, problems: [{ code, field }] });
+  test("of nothing the sums rest on is refused", () =>
+    expect(refusals(readFactForm(form({ id: "luck", "own-luck": "1" })))).toEqual(["id UNKNOWN_ID"]));
+});
+
+describe("a probe in melting ice", () => {
+  const probe = DEMO_KITCHEN.appliances.find(a => a.kind === "probe");
+  if (!probe) throw new Error("The demo kitchen has no probe.");
+  const now = new Date("2026-11-27T09:00:00Z");
+  test("is set right by what it reads, and the day is kept", () => {
+    const checked = valueOf(readIceCheck(form({ id: probe.id, readC: "0,6" }), DEMO_KITCHEN.appliances, now));
+    expect(checked.probe).toMatchObject({ id: probe.id, offsetC: -0.6, checkedOn: "2026-11-27" });
+    expect(checked.words).toContain(probe.name);
+  });
+  test("that reads like a fridge is not set right but asked about", () => {
+    expect(readIceCheck(form({ id: probe.id, readC: "9" }), DEMO_KITCHEN.appliances, now).ok).toBe(false);
+    expect(refusals(readIceCheck(form({ id: "spoon", readC: "0" }), DEMO_KITCHEN.appliances, now))).toEqual([
+      "readC UNKNOWN_ID",
+    ]);
+    expect(refusals(readIceCheck(form({ id: probe.id, readC: "" }), DEMO_KITCHEN.appliances, now))).toEqual([
+      "readC MISSING",
+    ]);
   });
 });
 
 describe("a vessel", () => {
-  const straight = {
-    name: "New pot",
+  const pot = {
+    name: "Rondeau",
+    tareG: "3400",
     use: "pot",
-    tareG: "2100",
-    metal: "steel",
-    lining: "none",
+    metal: "copper",
+    lining: "tin",
     handles: "two",
-    closed: "open",
     shape: "cylinder",
-    diameterMm: "280",
-    heightMm: "300",
+    diameterMm: "320",
+    heightMm: "140",
   };
-  const read = (over: Readonly<Record<string, string | readonly string[]>>) =>
-    readVesselForm(formOf({ ...straight, ...over }), null, idFor);
-  test("by its inside measures", () => {
-    const made = read({});
-    expect(made).toMatchObject({ ok: true, value: { id: "new-pot", tareG: 2100 } });
-    expect(made.ok && geometryOfVessel(made.value).capacityMl).toBeCloseTo(18_473, 0);
-    expect(made.ok && made.value.closed).toBeUndefined();
+  test("by its inside measures: 32 cm across and 14 deep hold 11.3 l", () => {
+    const vessel = valueOf(readVesselForm(form(pot), null, idFor));
+    expect(vessel).toMatchObject({ id: "rondeau", metal: "copper", lining: "tin", tareG: 3400 });
+    expect(geometryOf(vessel.shape).capacityMl).toBeCloseTo(Math.PI * 16 * 16 * 14, 0);
   });
-  test("by litres poured in", () => {
-    const made = read({ shape: "table", pourL: ["1", "2", "4", ""], pourMm: ["21", "40", "76", ""] });
-    expect(made.ok && made.value.shape).toEqual({
-      shape: "table",
-      points: [
-        [0, 0],
-        [21, 1000],
-        [40, 2000],
-        [76, 4000],
-      ],
-    });
+  test("measured again it stays the same vessel", () => {
+    const before = valueOf(readVesselForm(form(pot), null, idFor));
+    const after = valueOf(readVesselForm(form({ ...pot, name: "The old rondeau" }), before, idFor));
+    expect(after.id).toBe(before.id);
   });
-  test("every vessel of the demo goes through its form", () => {
-    for (const vessel of DEMO_VESSELS) {
-      const { shape, ...measures } = vessel.shape as unknown as { shape: string } & Record<string, number>;
-      const form = Object.fromEntries(Object.entries(measures).map(([k, v]) => [k, String(v)]));
-      const again = readVesselForm(
-        formOf({
-          ...straight,
-          ...vessel,
-          ...form,
-          shape,
-          tareG: String(vessel.tareG),
-          lining: vessel.lining ?? "",
-          closed: vessel.closed ?? "",
-        } as Record<string, string>),
-        vessel,
-        idFor,
-      );
-      expect(again, vessel.id).toMatchObject({ ok: true, value: vessel });
-    }
+  test("every measure that is missing or cannot be is named by what it is", () => {
+    expect(
+      refusals(readVesselForm(form({ ...pot, name: " ", tareG: "", diameterMm: "" }), null, idFor)),
+    ).toEqual(["name MISSING", "tareG MISSING", "diameterMm MISSING"]);
+    const thimble = readVesselForm(form({ ...pot, diameterMm: "3" }), null, idFor);
+    expect(thimble.ok ? "" : thimble.problems[0]?.message).toMatch(
+      /^Inside across should be at least \d+ mm\.$/,
+    );
   });
-  test.each([
-    [{ name: "" }, "name"],
-    [{ tareG: "" }, "tareG"],
-    [{ tareG: "heavy" }, "tareG"],
-    [{ diameterMm: "20" }, "diameterMm"],
-    [{ heightMm: "" }, "heightMm"],
-    [{ shape: "bowl", diameterMm: "200", bottomDepthMm: "150", heightMm: "200" }, "shape"],
-    [{ shape: "table", pourL: ["1", "x"], pourMm: ["20", "40"] }, "pours"],
-    [{ shape: "table", pourL: ["1"], pourMm: ["20"] }, "pours"],
-  ])("%j is refused where it is wrong", (over, field) => {
-    const refused = read(over as Record<string, string>);
-    expect(!refused.ok && refused.problems.map(p => p.field)).toContain(field);
+  test("by pouring: litres and the stick, an empty pair left out", () => {
+    const pours = { ...pot, shape: "table", pourL: ["2", "4", "", "8"], pourMm: ["31", "60", "", "118"] };
+    const vessel = valueOf(readVesselForm(form(pours), null, idFor));
+    expect(vessel.shape).toEqual(
+      valueOf(
+        shapeByPouring([
+          { ml: 2000, mm: 31 },
+          { ml: 4000, mm: 60 },
+          { ml: 8000, mm: 118 },
+        ]),
+      ),
+    );
+    expect(geometryOf(vessel.shape).volumeAtLevel(60 as never)).toBeCloseTo(4000, 6);
+    const falls = readVesselForm(form({ ...pours, pourMm: ["31", "20", "", "118"] }), null, idFor);
+    expect(falls.ok ? [] : falls.problems.map(p => p.field)).toEqual(["pours"]);
+    expect(refusals(readVesselForm(form({ ...pours, pourL: ["2", "much", "", "8"] }), null, idFor))).toEqual([
+      "pours NOT_FINITE",
+    ]);
   });
 });
 
-describe("tools", () => {
-  test("the ice check keeps offset and day", () => {
-    const done = readIceCheck(formOf({ id: "probe-two", readC: "1,4" }), DEMO_APPLIANCES, NOW);
-    expect(done).toMatchObject({ value: { probe: { offsetC: -1.4, checkedOn: "2026-11-23" } } });
-    expect(readIceCheck(formOf({ id: "bench-scale", readC: "0" }), DEMO_APPLIANCES, NOW)).toMatchObject({
-      ok: false,
-    });
-    expect(readIceCheck(formOf({ id: "probe-two", readC: "" }), DEMO_APPLIANCES, NOW)).toMatchObject({
-      ok: false,
-    });
-  });
-  test("a new ladle, a changed scale", () => {
-    expect(
-      readToolForm(formOf({ kind: "measure", name: "Big ladle", holdsMl: "250" }), DEMO_APPLIANCES, idFor),
-    ).toMatchObject({
-      value: { id: "big-ladle", kind: "measure", holdsMl: 250 },
-    });
-    expect(
-      readToolForm(
-        formOf({ kind: "scale", name: "Bench scale", capacityG: "30000", resolutionG: "10" }),
-        DEMO_APPLIANCES,
-        idFor,
-      ),
-    ).toMatchObject({ value: { id: "bench-scale", capacityG: 30_000 } });
-    expect(
-      readToolForm(formOf({ kind: "probe", name: "New probe", resolutionC: "0.1" }), [], idFor),
-    ).toMatchObject({
-      value: { offsetC: 0, checkedOn: null },
-    });
-  });
-  test.each([
-    [{ kind: "scale", name: "", capacityG: "1", resolutionG: "1" }, "name"],
-    [{ kind: "scale", name: "S", capacityG: "", resolutionG: "1" }, "capacityG"],
-    [{ kind: "scale", name: "S", capacityG: "-4", resolutionG: "1" }, "capacityG"],
-    [{ kind: "oven", name: "O", mostC: "5000", trays: "4" }, "mostC"],
-  ])("%j is refused", (values, field) => {
-    const refused = readToolForm(formOf(values as Record<string, string>), [], idFor);
-    expect(!refused.ok && refused.problems.map(p => p.field)).toContain(field);
-  });
-  test("a new burner stands right of all others, and has a name of its own", () => {
-    const made = readBurnerForm(formOf({ name: "Plate", kind: "induction-pro" }), DEMO_BURNERS, idFor);
-    const right = Math.max(...DEMO_BURNERS.map(b => b.xMm + b.widthMm));
-    expect(made.ok && made.value.xMm).toBeGreaterThanOrEqual(right);
-    expect(readBurnerForm(formOf({ name: "Plate hot", kind: "gas-pro" }), DEMO_BURNERS, idFor)).toMatchObject(
-      { ok: false },
+describe("tools and burners", () => {
+  test("a new burner is set down to the right of all others; two of one name are not", () => {
+    const burner = valueOf(
+      readBurnerForm(form({ name: "Back left", kind: "induction-pro" }), DEMO_KITCHEN.burners, idFor),
     );
-    expect(readBurnerForm(formOf({ name: "", kind: "gas-pro" }), DEMO_BURNERS, idFor)).toMatchObject({
-      ok: false,
-    });
+    for (const other of DEMO_KITCHEN.burners)
+      expect(burner.xMm).toBeGreaterThanOrEqual(other.xMm + other.widthMm);
+    expect(
+      refusals(readBurnerForm(form({ name: "Back left" }), [...DEMO_KITCHEN.burners, burner], idFor)),
+    ).toEqual(["name DUPLICATE"]);
+    expect(refusals(readBurnerForm(form({ name: "" }), [], idFor))).toEqual(["name MISSING"]);
+  });
+  test("the changed figures of a tool leave what was not asked: a probe keeps its check", () => {
+    const probe = DEMO_KITCHEN.appliances.find(a => a.kind === "probe");
+    if (probe?.kind !== "probe") throw new Error("The demo kitchen has no probe.");
+    const checked = { ...probe, offsetC: -0.4, checkedOn: "2026-11-01" };
+    const fields = Object.fromEntries(
+      Object.entries(checked).flatMap(([k, v]) => (typeof v === "number" ? [[k, String(v)]] : [])),
+    );
+    const read = readToolForm(
+      form({ ...fields, kind: "probe", name: probe.name }),
+      [checked],
+      () => probe.id,
+    );
+    expect(valueOf(read)).toMatchObject({ id: probe.id, offsetC: -0.4, checkedOn: "2026-11-01" });
+  });
+  test("a tool without a name or its figures is told what is missing", () => {
+    const read = readToolForm(form({ kind: "blender" }), [], idFor);
+    expect(refusals(read)[0]).toBe("name MISSING");
+    expect(refusals(read).length).toBeGreaterThan(1);
   });
 });

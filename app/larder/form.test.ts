@@ -1,121 +1,146 @@
 import { describe, expect, test } from "vitest";
-import { REFERENCE_BY_ID, type Ingredient } from "~/core/larder";
+import type { Ingredient } from "~/core/larder";
+import { type Result, valueOf } from "~/core/result";
+import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { idFor, readIngredientForm } from "./form.server";
-import { valuesOf } from "./ingredient-form";
-import { readPriceForm } from "./price.server";
-import { sourceWords } from "./source-words";
 
-const formOf = (
-  values: Readonly<Record<string, readonly string[]>>,
-  over: Readonly<Record<string, string>> = {},
-) => {
-  const form = new FormData();
-  for (const [key, all] of Object.entries(values))
-    if (!(key in over)) for (const value of all) form.append(key, value);
-  for (const [key, value] of Object.entries(over)) form.append(key, value);
-  return form;
+function form(fields: Readonly<Record<string, string | readonly string[]>>): FormData {
+  const data = new FormData();
+  for (const [name, value] of Object.entries(fields))
+    for (const one of typeof value === "string" ? [value] : value) data.append(name, one);
+  return data;
+}
+const refusals = (result: Result<unknown>): string[] =>
+  result.ok ? [] : result.problems.map(p => `${p.field} ${p.code}`);
+
+/** A quince vinegar, all that sums to 100. */
+const vinegar = {
+  name: "Quince vinegar",
+  aliases: "vinegar of quince, cotogna",
+  "composition.water": "91,2",
+  "composition.sugars": "2.5",
+  "composition.acid": "6",
+  "composition.volatileAcid": "5.6",
+  "composition.other": "0.3",
+  phase: "liquor",
+  allergensKnown: "yes",
+  measures: "spoon = 15 (13–17); glug: 30",
+  "source.mark": "measured",
+  "source.text": "by titration",
 };
-const known = (id: string): Ingredient => {
-  const found = REFERENCE_BY_ID.get(id);
-  if (!found) throw new Error(id);
+/** The form of an entry as the page fills it in. */
+const edit = (of: Ingredient): Record<string, string | string[]> => ({
+  name: of.name,
+  ...Object.fromEntries(Object.entries(of.composition).map(([k, v]) => [`composition.${k}`, String(v)])),
+  "source.mark": of.compositionSource.mark,
+  "source.text": of.compositionSource.text,
+  phase: of.phase,
+  ediblePct: String(of.ediblePct),
+  ...(of.juicePct !== undefined && { juicePct: String(of.juicePct) }),
+  ...(of.densityGPerMl !== undefined && { densityGPerMl: String(of.densityGPerMl) }),
+  ...(of.solidKind && { solidKind: of.solidKind }),
+  ...(of.allergens && { allergensKnown: "yes", allergens: [...of.allergens] }),
+  measures: of.measures.map(m => `${m.name} = ${m.massG} (${m.loG}–${m.hiG})`).join("; "),
+});
+const inLarder = (id: string): Ingredient => {
+  const found = DEMO_KITCHEN.ingredients.find(i => i.id === id);
+  if (!found) throw new Error(`The demo larder has no ${id}.`);
   return found;
 };
 
-describe("the form of an ingredient", () => {
-  test.each(["milk", "leek", "butter", "bought-white-stock", "lemon", "gelatin-leaf", "stock-powder"])(
-    "%s goes through the form unchanged",
-    id => {
-      const was = known(id);
-      const read = readIngredientForm(formOf(valuesOf(was)), was);
-      expect(read.ok, JSON.stringify(read)).toBe(true);
-      if (!read.ok) return;
-      expect(read.value).toMatchObject({
-        id: was.id,
-        name: was.name,
-        phase: was.phase,
-        ediblePct: was.ediblePct,
-        allergens: was.allergens,
-        diet: was.diet,
-        edibleSource: was.edibleSource,
-      });
-      expect(read.value.measures).toEqual(was.measures);
-      expect(read.value.composition.water).toBeCloseTo(was.composition.water, 6);
-    },
-  );
-  test("a changed figure carries the source of the change, the others keep theirs", () => {
-    const milk = known("milk");
-    const form = formOf(valuesOf(milk), {
-      densityGPerMl: "1,04",
-      "source.mark": "measured",
-      "source.text": "weighed on Monday",
+describe("a new ingredient", () => {
+  test("as a cook types it: commas, other names, measures with and without a range", () => {
+    const made = valueOf(readIngredientForm(form(vinegar), null));
+    expect(made).toMatchObject({
+      id: "quince-vinegar",
+      aliases: ["vinegar of quince", "cotogna"],
+      composition: { water: 91.2, acid: 6, volatileAcid: 5.6, fat: 0 },
+      compositionSource: { mark: "measured", text: "by titration" },
+      allergens: [],
+      ediblePct: 100,
     });
-    const read = readIngredientForm(form, milk);
-    expect(read.ok && read.value.densitySource).toEqual({ mark: "measured", text: "weighed on Monday" });
-    expect(read.ok && read.value.edibleSource).toEqual(milk.edibleSource);
-    expect(read.ok && read.value.compositionSource).toEqual(milk.compositionSource);
-  });
-  test("every field that cannot be read is told by its name", () => {
-    const form = formOf(valuesOf(known("milk")), {
-      name: " ",
-      "composition.water": "wet",
-      "composition.fat": "-3",
-      measures: "some",
-    });
-    const read = readIngredientForm(form, known("milk"));
-    expect(!read.ok && read.problems.map(p => p.field)).toEqual([
-      "name",
-      "composition.water",
-      "composition.fat",
-      "measures",
+    expect(made.measures.map(m => [m.name, m.massG, m.loG, m.hiG])).toEqual([
+      ["spoon", 15, 13, 17],
+      ["glug", 30, 22.5, 37.5],
     ]);
   });
-  test("without a word on allergens they are not known, whatever was ticked", () => {
-    const values = { ...valuesOf(known("milk")), allergensKnown: [] };
-    const read = readIngredientForm(formOf(values), known("milk"));
-    expect(read.ok && read.value.allergens).toBeNull();
+  test("whose allergens nobody has looked up has none known, not none", () => {
+    const { allergensKnown: _, ...unknown } = vinegar;
+    expect(valueOf(readIngredientForm(form(unknown), null)).allergens).toBeNull();
   });
-  test("ids come from names, in letters every file system knows", () => {
-    expect(idFor("Crème brûlée, à la Ilse!")).toBe("creme-brulee-a-la-ilse");
-    expect(idFor("???")).toBe("ingredient");
+  test("more of a part than of the whole, or parts that make no hundred, are refused in words", () => {
+    const sour = readIngredientForm(form({ ...vinegar, "composition.volatileAcid": "7" }), null);
+    expect(sour.ok).toBe(false);
+    const light = readIngredientForm(form({ ...vinegar, "composition.water": "40" }), null);
+    expect(refusals(light).some(r => r.includes("SUM_NOT_100"))).toBe(true);
   });
+  test("every field that cannot be read is named, and nothing is half taken", () =>
+    expect(
+      refusals(
+        readIngredientForm(
+          form({ ...vinegar, name: "", "composition.fat": "-2", ediblePct: "most", measures: "a splash" }),
+          null,
+        ),
+      ).sort(),
+    ).toEqual(
+      [
+        "composition.fat NEGATIVE",
+        "ediblePct NOT_UNDERSTOOD",
+        "measures NOT_UNDERSTOOD",
+        "name MISSING",
+      ].sort(),
+    ));
 });
 
-describe("a price", () => {
-  const read = (over: Readonly<Record<string, string>>) =>
-    readPriceForm(formOf({ perKg: ["5.80"], currency: ["EUR"], since: ["2026-11-20"] }, over));
-  test("per kilogram, from a day on", () =>
-    expect(read({ perKg: "5,80", currency: "chf" })).toMatchObject({
-      ok: true,
-      value: { perKg: 5.8, currency: "CHF", since: "2026-11-20" },
-    }));
-  test.each([
-    [{ perKg: "cheap" }, "perKg"],
-    [{ perKg: "-2" }, "perKg"],
-    [{ since: "last week" }, "since"],
-    [{ currency: "€" }, "currency"],
-  ])("%j is refused", (over, field) => {
-    const refused = read(over as Record<string, string>);
-    expect(!refused.ok && refused.problems[0]?.field).toBe(field);
+describe("an ingredient changed", () => {
+  const onion = inLarder("onion");
+  test("with nothing changed is the same, sources and measures included", () => {
+    const again = valueOf(readIngredientForm(form(edit(onion)), onion));
+    expect(again.compositionSource).toEqual(onion.compositionSource);
+    expect(again.edibleSource).toEqual(onion.edibleSource);
+    expect(again.measures).toEqual(onion.measures);
+    expect(again.carries).toEqual(onion.carries);
   });
+  test("in its used part has a new source there, and its composition keeps the old one", () => {
+    const trimmed = valueOf(
+      readIngredientForm(
+        form({
+          ...edit(onion),
+          ediblePct: "84",
+          "source.mark": "measured",
+          "source.text": "five nets weighed",
+        }),
+        onion,
+      ),
+    );
+    expect(trimmed.ediblePct).toBe(84);
+    expect(trimmed.edibleSource).toEqual({ mark: "measured", text: "five nets weighed" });
+    expect(trimmed.compositionSource).toEqual(onion.compositionSource);
+  });
+  test("in its composition has a new source there", () => {
+    const { water, sugars } = onion.composition;
+    const sweet = valueOf(
+      readIngredientForm(
+        form({
+          ...edit(onion),
+          "composition.water": String(water - 1),
+          "composition.sugars": String(sugars + 1),
+          "source.mark": "E",
+          "source.text": "",
+        }),
+        onion,
+      ),
+    );
+    expect(sweet.compositionSource).toEqual({ mark: "E", text: "no source given" });
+  });
+  test("keeps its id under another name", () =>
+    expect(valueOf(readIngredientForm(form({ ...edit(onion), name: "Roscoff onion" }), onion)).id).toBe(
+      onion.id,
+    ));
 });
 
-test("a source says its mark once", () => {
-  expect(sourceWords({ mark: "M", text: "USDA SR Legacy, from memory, to be verified" })).toBe(
-    "USDA SR Legacy · published (from memory, to be verified)",
-  );
-  expect(sourceWords({ mark: "T", text: "trim yield, common practice, no source" })).toBe(
-    "trim yield, common practice, no source",
-  );
-  expect(sourceWords({ mark: "measured", text: "measured here" })).toBe("measured here");
-});
-
-test("what it is in a sauce is chosen by word; acids and its place in an emulsion stay", () => {
-  const milk = known("milk");
-  const as = (nature: string) => {
-    const read = readIngredientForm(formOf({ ...valuesOf(milk), nature: [nature] }), milk);
-    return read.ok ? read.value.carries : read.problems;
-  };
-  expect(as("milk")).toEqual(milk.carries);
-  expect(as("arrowroot")).toEqual({ phase: "milk", thickener: "arrowroot" });
-  expect(as("")).toEqual({ phase: "milk" });
+test("an id is plain letters: accents and signs fall away, and there is always one", () => {
+  expect(idFor("Crème fraîche, 30 %")).toBe("creme-fraiche-30");
+  expect(idFor("味醂")).toBe("ingredient");
+  expect(idFor("x".repeat(90))).toHaveLength(40);
 });
