@@ -2,7 +2,8 @@ import { describe, expect, test } from "vitest";
 import { SUMS, runSum, sumNamed } from "~/core/sums";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { asText } from "./as-text";
-import { fieldsOf, readField, readInput } from "./sum-fields";
+import { readField } from "./read-field";
+import { fieldsOf, readInput } from "./sum-fields";
 
 const sum = (name: string) => {
   const found = sumNamed(name);

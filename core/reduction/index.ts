@@ -29,26 +29,28 @@ export {
 } from "./target";
 export { type RateProfile, constantRate, profileOf, rateAt } from "./rate-profile";
 export {
-  type Arrival,
   type MassReading,
   PACE_SPREAD,
-  STATUS_WORDS,
-  TRACKER_STATUSES,
   type Tracker,
   type TrackerEvent,
   type TrackerStart,
-  type TrackerStatus,
   added,
-  arrival,
   backOnFire,
   heatChanged,
-  massNow,
   predict,
   read,
   startTracker,
+} from "./tracker";
+export {
+  type Arrival,
+  STATUS_WORDS,
+  TRACKER_STATUSES,
+  type TrackerStatus,
+  arrival,
+  massNow,
   statusOf,
   trackerWarnings,
-} from "./tracker";
+} from "./tracker-outlook";
 export { type Scorch, filmSolids, scorchOf, scorchWarning } from "./scorch";
 export { type ChainResult, type ChainStep, pourInto, runChain } from "./chain";
 export { panChange } from "./pan-change";
