@@ -3,11 +3,9 @@ import {
   type Backwards,
   type FormulaTarget,
   INTENSITY,
-  type Kitchen,
   SERVED_AS,
   TARGETS,
   type TargetKind,
-  type Walk,
   saltTargetPct,
   updateLine,
 } from "~/core/formula";
@@ -16,7 +14,7 @@ import { Button } from "../../ui/button";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import { useSolver } from "../../workers/use-solver";
-import type { Formula } from "../use-formula";
+import type { PanelProps } from "./panel-props";
 
 const WORDS: Record<
   TargetKind,
@@ -34,17 +32,7 @@ const WORDS: Record<
 };
 
 /** What it shall be in the end, which lines may move for it, and the way back from there. */
-export function AimPanel({
-  formula,
-  kitchen,
-  walked,
-  burnerId,
-}: {
-  formula: Formula;
-  kitchen: Kitchen;
-  walked: Walk;
-  burnerId: string;
-}) {
+export function AimPanel({ formula, kitchen, walked, burnerId }: PanelProps & { burnerId: string }) {
   const { document, edit } = formula;
   const solver = useSolver();
   const [answer, setAnswer] = useState<Backwards | null>(null);

@@ -1,22 +1,14 @@
-import { type Kitchen, type Walk, costOf } from "~/core/formula";
+import { costOf } from "~/core/formula";
 import { nutritionOf } from "~/core/larder";
 import { massOfPools } from "~/core/pot";
 import { productOf } from "~/core/formula";
 import { g, printKilograms, printMass, printNumber } from "~/core/quantity";
 import { readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
-import type { Formula } from "../use-formula";
+import type { PanelProps } from "./panel-props";
 
 /** What it costs: food, and apart from it hands and fire. */
-export function CostPanel({
-  formula,
-  kitchen,
-  walked,
-}: {
-  formula: Formula;
-  kitchen: Kitchen;
-  walked: Walk;
-}) {
+export function CostPanel({ formula, kitchen, walked }: PanelProps) {
   const { document, edit } = formula;
   const cost = costOf(document, walked, kitchen.data.house);
   const money = (x: number | null, decimals = 2) =>

@@ -10,37 +10,22 @@ import {
   kindOfEmulsion,
   massOf,
 } from "~/core/emulsion";
-import {
-  type Kitchen,
-  type Line,
-  type StateAfterStep,
-  type Walk,
-  emulsionInputOf,
-  updateLine,
-} from "~/core/formula";
+import { type Line, type StateAfterStep, emulsionInputOf, updateLine } from "~/core/formula";
 import { g, printMass, printNumber } from "~/core/quantity";
 import { bandOf } from "~/core/texture";
 import { Button } from "../../ui/button";
 import { Droplets } from "../../ui/droplets";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
-import type { Formula } from "../use-formula";
 import { EggSwitch } from "./egg-switch";
 import { EmulsionBuilder } from "./emulsion-builder";
 import { EmulsionRescue } from "./emulsion-rescue";
 import { OilBlend } from "./oil-blend";
 import { OilStages } from "./oil-stages";
+import type { PanelProps } from "./panel-props";
 
 /** Oil in water: how full it is, what threatens it, how the oil goes in, and what takes it up again when it splits. */
-export function EmulsionPanel({
-  formula,
-  kitchen,
-  walked,
-}: {
-  formula: Formula;
-  kitchen: Kitchen;
-  walked: Walk;
-}) {
+export function EmulsionPanel({ formula, kitchen, walked }: PanelProps) {
   const beaten = walked.states.filter(state => state.step.kind === "emulsify");
   const state = beaten.at(-1);
   const input = state ? emulsionInputOf(state.pot) : null;
@@ -57,13 +42,7 @@ function OnTheLine({
   walked,
   state,
   input: found,
-}: {
-  formula: Formula;
-  kitchen: Kitchen;
-  walked: Walk;
-  state: StateAfterStep;
-  input: EmulsionInput;
-}) {
+}: PanelProps & { state: StateAfterStep; input: EmulsionInput }) {
   const [oil, setOil] = useState<number | null>(null);
   const [temperatureC, setTemperature] = useState<number | null>(null);
   const [pace, setPace] = useState(1);

@@ -1,9 +1,9 @@
-import { type Kitchen, type Walk, sauceOf, servedAtC } from "~/core/formula";
+import { sauceOf, servedAtC } from "~/core/formula";
 import { RemedyCards } from "../../ui/remedy-cards";
-import type { Formula } from "../use-formula";
+import type { PanelProps } from "./panel-props";
 
 /** What mends what this formula makes. */
-export function FixPanel({ formula, kitchen, walked }: { formula: Formula; kitchen: Kitchen; walked: Walk }) {
+export function FixPanel({ formula, kitchen, walked }: PanelProps) {
   const last = walked.states.at(-1);
   if (!last?.body) return <p className="text-faded">There is no sauce to mend yet.</p>;
   return (

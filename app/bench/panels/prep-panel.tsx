@@ -1,19 +1,11 @@
 import { useMemo } from "react";
-import { type Kitchen, type PrepList, type Walk, prepList, vesselPath } from "~/core/formula";
+import { type PrepList, prepList, vesselPath } from "~/core/formula";
 import { g, printDuration, printKilograms, printMass, s } from "~/core/quantity";
 import { daysText } from "../../text/format";
-import type { Formula } from "../use-formula";
+import type { PanelProps } from "./panel-props";
 
 /** Everything to get ready: components made ahead, one list of what to weigh, the pots it goes through. */
-export function PrepPanel({
-  formula,
-  kitchen,
-  walked,
-}: {
-  formula: Formula;
-  kitchen: Kitchen;
-  walked: Walk;
-}) {
+export function PrepPanel({ formula, kitchen, walked }: PanelProps) {
   const list = useMemo(
     () => prepList(formula.document, walked, kitchen),
     [formula.document, walked, kitchen],

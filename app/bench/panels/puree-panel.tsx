@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { type Kitchen, type Walk } from "~/core/formula";
+import { type Walk } from "~/core/formula";
 import {
   PUREE_VEGETABLES,
   type PureeVegetable,
@@ -16,10 +16,10 @@ import { Button } from "../../ui/button";
 import { Choice } from "../../ui/choice";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
-import type { Formula } from "../use-formula";
 import { ColourHold } from "./colour-hold";
 import { MOISTENS, type Moisten, PureeSits } from "./puree-sits";
 import { SharedOut } from "./shared-out";
+import type { PanelProps } from "./panel-props";
 
 const SIEVE_WORDS: Readonly<Record<Sieve, string>> = {
   none: "no sieve",
@@ -41,15 +41,7 @@ function boughtOf(walked: Walk, id: VegetableId): number | undefined {
 }
 
 /** From the crate to the pass: what is left, how it sits, what it takes, how often the jar is filled. */
-export function PureePanel({
-  formula,
-  kitchen,
-  walked,
-}: {
-  formula: Formula;
-  kitchen: Kitchen;
-  walked: Walk;
-}) {
+export function PureePanel({ formula, kitchen, walked }: PanelProps) {
   const { document } = formula;
   const [id, setId] = useState<VegetableId>(() => guess(`${document.base.name} ${document.name}`));
   const [grossG, setGross] = useState(() => boughtOf(walked, id) ?? document.base.massG);

@@ -1,30 +1,13 @@
 import { useMemo } from "react";
-import {
-  type Kitchen,
-  type Walk,
-  saltLedger,
-  saltTargetPct,
-  updateLine,
-  linesOf,
-  addLine,
-  insertStep,
-} from "~/core/formula";
+import { saltLedger, saltTargetPct, updateLine, linesOf, addLine, insertStep } from "~/core/formula";
 import { saltDose } from "~/core/seasoning";
 import { g, printMass, printNumber } from "~/core/quantity";
 import { ulid } from "ulid";
 import { Button } from "../../ui/button";
-import type { Formula } from "../use-formula";
+import type { PanelProps } from "./panel-props";
 
 /** Where the salt comes from, through every formula this one draws on, and what is still wanted. */
-export function SaltPanel({
-  formula,
-  kitchen,
-  walked,
-}: {
-  formula: Formula;
-  kitchen: Kitchen;
-  walked: Walk;
-}) {
+export function SaltPanel({ formula, kitchen, walked }: PanelProps) {
   const { document, edit } = formula;
   const ledger = useMemo(() => saltLedger(document, walked, kitchen), [document, walked, kitchen]);
   const target = saltTargetPct(document);

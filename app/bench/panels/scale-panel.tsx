@@ -1,11 +1,11 @@
 import { useState } from "react";
-import { type Kitchen, type ScalePolicy, type ScaleTo, type Scaled, type Walk } from "~/core/formula";
+import { type ScalePolicy, type ScaleTo, type Scaled } from "~/core/formula";
 import { g, printKilograms, printMass, printNumber } from "~/core/quantity";
 import { Button } from "../../ui/button";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import { useSolver } from "../../workers/use-solver";
-import type { Formula } from "../use-formula";
+import type { PanelProps } from "./panel-props";
 
 type By = "base" | "finished" | "litres" | "covers" | "line" | "vessel";
 const BY_WORDS: Record<By, string> = {
@@ -18,17 +18,7 @@ const BY_WORDS: Record<By, string> = {
 };
 
 /** Scales, and shows the three side by side: as it is, plainly multiplied, and with what does not scale put right. */
-export function ScalePanel({
-  formula,
-  kitchen,
-  walked,
-  burnerId,
-}: {
-  formula: Formula;
-  kitchen: Kitchen;
-  walked: Walk;
-  burnerId: string;
-}) {
+export function ScalePanel({ formula, kitchen, walked, burnerId }: PanelProps & { burnerId: string }) {
   const { document, edit } = formula;
   const solver = useSolver();
   const lines = walked.states.flatMap(state => state.lines);

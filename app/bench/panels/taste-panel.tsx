@@ -1,24 +1,16 @@
 import { useState } from "react";
-import { type Kitchen, type Walk, balanceAlong, saltTargetPct } from "~/core/formula";
+import { balanceAlong, saltTargetPct } from "~/core/formula";
 import { g, printMass, printNumber } from "~/core/quantity";
 import { correctives, finishingAcid, pepperFor, rebalance, saltDose } from "~/core/seasoning";
 import { PlumbLines } from "../../ui/plumb-lines";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
-import type { Formula } from "../use-formula";
 import { SaltyGlaze } from "./salty-glaze";
 import { SpiceDoses } from "./spice-doses";
+import type { PanelProps } from "./panel-props";
 
 /** Salt, sweet, sour and fat on one footing; what straightens them; what a strong addition does. */
-export function TastePanel({
-  formula,
-  kitchen,
-  walked,
-}: {
-  formula: Formula;
-  kitchen: Kitchen;
-  walked: Walk;
-}) {
+export function TastePanel({ formula, kitchen, walked }: PanelProps) {
   const { document } = formula;
   const { facts } = kitchen;
   const [addIn, setAddIn] = useState({ massG: 90, saltPct: 12 });

@@ -1,33 +1,21 @@
 import { render } from "@testing-library/react";
 import { type ReactNode, useState } from "react";
 import { createRoutesStub } from "react-router";
-import {
-  type FormulaDocument,
-  type Kitchen,
-  type KitchenData,
-  type Walk,
-  openKitchen,
-  walk,
-} from "~/core/formula";
+import { type FormulaDocument, type KitchenData, openKitchen, walk } from "~/core/formula";
 import { DEMO_FORMULAS } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import type { Formula } from "../use-formula";
-
-export interface OnBench {
-  readonly formula: Formula;
-  readonly kitchen: Kitchen;
-  readonly walked: Walk;
-}
+import type { PanelProps } from "./panel-props";
 
 const nothing = () => undefined;
 
 /** A sheet on a bench that edits and walks at once, without a server; tells what the formula has become. */
 export function onBench(
   start: FormulaDocument,
-  sheet: (bench: OnBench) => ReactNode,
+  sheet: (bench: PanelProps) => ReactNode,
   data: Partial<KitchenData> = {},
 ) {
-  let now: OnBench;
+  let now: PanelProps;
   const opened = openKitchen({ ...DEMO_KITCHEN, ...data });
   function Bench() {
     const [document, setDocument] = useState(start);
