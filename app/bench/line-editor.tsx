@@ -94,7 +94,7 @@ function LineRow({
   const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
   const volume = amount && density ? volumeOf(amount.massG, density) : null;
   return (
-    <li className="grid grid-cols-[minmax(5rem,1fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-2 gap-y-1 @min-[31rem]:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_auto] @min-[31rem]:gap-x-3">
+    <li className="grid grid-cols-[minmax(5rem,1.4fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-2 gap-y-1 @min-[31rem]:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_auto] @min-[31rem]:gap-x-3">
       <IngredientField
         of={line.of}
         kitchen={kitchen}

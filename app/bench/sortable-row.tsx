@@ -37,7 +37,7 @@ export const SortableRow = memo(function SortableRow({
         {...attributes}
         {...listeners}
         aria-label={`Move step ${index + 1}: drag, or space and arrows`}
-        className="absolute top-2 bottom-2 left-0 w-5 cursor-grab touch-none text-transparent group-hover:text-faded focus-visible:text-faded"
+        className="absolute top-2 bottom-2 left-0 flex w-5 cursor-grab touch-none items-start pt-1 text-transparent group-hover:text-faded focus-visible:text-faded"
       >
         <GripVertical aria-hidden="true" className="size-4" />
       </button>

@@ -47,13 +47,19 @@ export function useIntervals(
     void worker.current?.remote.kitchen(kitchen);
   }, [kitchen]);
 
+  // Whoever has just opened the page types nothing yet, and waits for nothing.
+  const asked = useRef(false);
   useEffect(() => {
     let wanted = true;
-    const timer = setTimeout(() => {
-      void worker.current?.remote.intervals(document, burnerId).then(intervals => {
-        if (wanted) startTransition(() => setAnswer({ of: document, on: burnerId, intervals }));
-      });
-    }, PAUSE_MS);
+    const timer = setTimeout(
+      () => {
+        asked.current = true;
+        void worker.current?.remote.intervals(document, burnerId).then(intervals => {
+          if (wanted) startTransition(() => setAnswer({ of: document, on: burnerId, intervals }));
+        });
+      },
+      asked.current ? PAUSE_MS : 0,
+    );
     return () => {
       wanted = false;
       clearTimeout(timer);
