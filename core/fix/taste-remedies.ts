@@ -1,5 +1,5 @@
 import { printNumber } from "../quantity";
-import { acidThreshold, sodaFor } from "../seasoning";
+import { BITTER_SUGAR_G_PER_KG, SALT_PER_SODA, acidThreshold, sodaFor } from "../seasoning";
 import {
   ACID_IDS,
   type AcidId,
@@ -23,6 +23,7 @@ const share = (s: SauceState, k: number): SauceState => ({
   fineness: s.fineness,
   yolkMaxC: s.yolkMaxC,
 });
+
 const tooSalty: Mend = ({ state, temperatureC, facts, now, target, add }) => {
   const m = now.massG;
   const enough = notOver("salt", "saltPct", now.saltPct, target.saltPct, 2);
@@ -92,7 +93,7 @@ const tooSour: Mend = ({ state, now, target, facts, add }) => {
       ...state.acids,
       [acid]: Math.max(0, (state.acids[acid] ?? 0) - ((now.acidPct - soda.leftPct) * m) / 100),
     },
-    saltG: state.saltG + 0.696 * soda.allowedG,
+    saltG: state.saltG + SALT_PER_SODA * soda.allowedG,
   };
   add(
     "baking soda, last of all",
@@ -136,7 +137,7 @@ const tooSweet: Mend = ({ state, now, add }) => {
 
 const bitter: Mend = ({ state, now, target, add }) => {
   const m = now.massG;
-  const sugarG = (m / 1000) * 1.2;
+  const sugarG = (m / 1000) * BITTER_SUGAR_G_PER_KG;
   add(
     "sugar",
     sugarG,

@@ -1,41 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { DEMO_KITCHEN } from "../../../demo/kitchen";
-import { type PotState, EMPTY_POT, exitMass, liquorMass, massOfPools, potMass, solidsMass } from "../../pot";
-import { degC, g } from "../../quantity";
-import { valueOf } from "../../result";
+import { type PotState, exitMass, liquorMass, massOfPools, potMass, solidsMass } from "../../pot";
+import { degC } from "../../quantity";
 import { geometryOfVessel } from "../../vessel";
-import { type Step, applyStep, openKitchen } from "..";
-import { STEP_KINDS, type StepKindName } from ".";
-
-const kitchen = openKitchen(DEMO_KITCHEN);
-const vessel = (id: string) => kitchen.vessels.find(v => v.id === id) ?? null;
-const ingredient = (id: string) => {
-  const found = kitchen.ingredientById.get(id);
-  if (!found) throw new Error(id);
-  return found;
-};
-const lines = (...of: [string, number][]) =>
-  of.map(([id, mass], i) => ({ lineId: `${id}-${i}`, ingredient: ingredient(id), massG: g(mass) }));
-
-/** Does one step of a kind, with a few of its fields changed. */
-function perform(
-  kind: StepKindName,
-  change: object = {},
-  where: Partial<Parameters<typeof applyStep>[1]> = {},
-) {
-  const step = { ...STEP_KINDS[kind].blank("x"), ...change } as Step;
-  return applyStep(step, {
-    pot: EMPTY_POT,
-    vessel: null,
-    lines: [],
-    kitchen,
-    field: "steps.0",
-    trace: false,
-    ...where,
-  });
-}
-const after = (...args: Parameters<typeof perform>) => valueOf(perform(...args));
-const potOf = (...of: [string, number][]): PotState => after("add", {}, { lines: lines(...of) }).pot;
+import { STEP_KINDS } from ".";
+import { after, lines, perform, potOf, vessel } from "./testing";
 
 describe("roast", () => {
   const roasted = after("roast", { durationMin: 50 }, { lines: lines(["guinea-fowl-carcass", 8600]) });
