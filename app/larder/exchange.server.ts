@@ -3,6 +3,7 @@ import { stringify } from "csv-stringify/sync";
 import {
   ALLERGEN_IDS,
   COMPOSITION_TOTALS,
+  type Carries,
   DIET_FLAGS,
   type Ingredient,
   checkIngredient,
@@ -28,6 +29,7 @@ const COLUMNS = [
   "allergens",
   "diet",
   "measures",
+  "carries",
   "pricePerKg",
   "currency",
   "priceSince",
@@ -54,12 +56,45 @@ const rowOf = (i: Ingredient): Record<(typeof COLUMNS)[number], string | number>
   allergens: i.allergens === null ? NOT_ENTERED : i.allergens.join(LIST),
   diet: i.diet.join(LIST),
   measures: i.measures.map(m => `${m.name}=${m.massG}(${m.loG}-${m.hiG})`).join(LIST),
+  carries: carriesInWords(i.carries),
   pricePerKg: i.price?.perKg ?? "",
   currency: i.price?.currency ?? "",
   priceSince: i.price?.on ?? "",
   sourceMark: i.compositionSource.mark,
   source: i.compositionSource.text,
 });
+
+/** What keeps its own nature, as `key=value` each: "thickener=corn", "phase=vinegar; acids=malic:0.7+citric:0.3". */
+const carriesInWords = (carries: Carries | undefined): string =>
+  Object.entries(carries ?? {})
+    .map(([key, value]) =>
+      typeof value === "object"
+        ? `${key}=${Object.entries(value)
+            .map(([acid, share]) => `${acid}:${share}`)
+            .join("+")}`
+        : `${key}=${value === true ? "yes" : value}`,
+    )
+    .join(LIST);
+
+/** The same read back; what it may hold is checked with the whole entry. */
+function carriesFrom(words: readonly string[]): Record<string, unknown> | undefined {
+  const entries = words.map((word): [string, unknown] => {
+    const [key = "", value = ""] = word.split("=").map(part => part.trim());
+    if (key === "acids")
+      return [
+        key,
+        Object.fromEntries(
+          value.split("+").map(pair => {
+            const [acid = "", share] = pair.split(":").map(part => part.trim());
+            return [acid, Number(share)];
+          }),
+        ),
+      ];
+    if (key === "milk" || key === "puree") return [key, /^(yes|true|1)$/i.test(value)];
+    return [key, key === "yolkPct" ? Number(value.replace(",", ".")) : value];
+  });
+  return entries.length ? Object.fromEntries(entries) : undefined;
+}
 
 /** CSV with a byte-order mark; what a spreadsheet would take for a formula is quoted. */
 export const larderAsCsv = (larder: readonly Ingredient[]): string =>
@@ -86,11 +121,14 @@ export interface ImportPreview {
 
 const MOST_ROWS = 5000;
 
-/** Reads a larder from CSV or JSON without writing anything. */
-export function previewImport(text: string): ImportPreview {
+/**
+ * Reads a larder from CSV or JSON without writing anything.
+ * @param larder what is there already: a table that says nothing of what an entry carries leaves that as it is
+ */
+export function previewImport(text: string, larder: readonly Ingredient[] = []): ImportPreview {
   const trimmed = text.replace(/^\uFEFF/, "").trim();
   if (!trimmed) return { rows: [], broken: "There is nothing in it. Paste a CSV or JSON, or choose a file." };
-  return /^[[{]/.test(trimmed) ? fromJson(trimmed) : fromCsv(trimmed);
+  return /^[[{]/.test(trimmed) ? fromJson(trimmed) : fromCsv(trimmed, larder);
 }
 
 function fromJson(text: string): ImportPreview {
@@ -128,7 +166,7 @@ const nameOf = (raw: unknown, i: number): string =>
     ? raw.name
     : `entry ${i + 1}`;
 
-function fromCsv(text: string): ImportPreview {
+function fromCsv(text: string, larder: readonly Ingredient[]): ImportPreview {
   const firstLine = text.slice(0, text.indexOf("\n") < 0 ? undefined : text.indexOf("\n"));
   const delimiter = [";", "\t", ","].find(d => firstLine.split(d).length > 3) ?? ",";
   let records: Record<string, string>[];
@@ -149,7 +187,8 @@ function fromCsv(text: string): ImportPreview {
   if (!records.length) return { rows: [], broken: "There is a heading, but no row." };
   if (!("name" in (records[0] ?? {})))
     return { rows: [], broken: "The first row must name the columns, “name” and “water” among them." };
-  return limited(records.map((record, i) => csvRow(record, i + 1)));
+  const known = new Map(larder.map(i => [i.id, i.carries]));
+  return limited(records.map((record, i) => csvRow(record, i + 1, id => known.get(id))));
 }
 
 function limited(rows: readonly ImportRow[]): ImportPreview {
@@ -169,7 +208,11 @@ function limited(rows: readonly ImportRow[]): ImportPreview {
   };
 }
 
-function csvRow(record: Readonly<Record<string, string>>, row: number): ImportRow {
+function csvRow(
+  record: Readonly<Record<string, string>>,
+  row: number,
+  carriedBefore: (id: string) => Carries | undefined,
+): ImportRow {
   const problems: Problem[] = [];
   const text = (column: string) => (record[column] ?? "").replace(/^'(?=[=+\-@])/, "").trim();
   const number = (column: string): number | undefined => {
@@ -229,8 +272,10 @@ function csvRow(record: Readonly<Record<string, string>>, row: number): ImportRo
       },
     ];
   });
+  const id = text("id") || idFor(name);
+  const carries = "carries" in record ? carriesFrom(list("carries")) : carriedBefore(id);
   const raw = {
-    id: text("id") || idFor(name),
+    id,
     name,
     aliases: list("aliases"),
     composition: Object.fromEntries(PARTS.map(part => [part, number(part) ?? 0])),
@@ -247,6 +292,7 @@ function csvRow(record: Readonly<Record<string, string>>, row: number): ImportRo
         : among("allergens", ALLERGEN_IDS),
     diet: among("diet", DIET_FLAGS),
     measures,
+    ...(carries && { carries }),
     ...(text("boughtStock") && { boughtStock: /^(yes|true|1)$/i.test(text("boughtStock")) }),
     ...(perKg !== undefined && {
       price: {

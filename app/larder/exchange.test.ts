@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { REFERENCE_LARDER } from "~/core/larder";
+import { type Ingredient, REFERENCE_LARDER } from "~/core/larder";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { larderAsCsv, larderAsJson, previewImport } from "./exchange.server";
 
@@ -24,6 +24,7 @@ describe("out and in again", () => {
         was?.measures.map(m => [m.name, m.massG]),
       );
       expect(row.ingredient?.price?.perKg).toBe(was?.price?.perKg);
+      expect(row.ingredient?.carries).toEqual(was?.carries);
       expect(row.ingredient?.composition.fat).toBeCloseTo(was?.composition.fat ?? 0, 6);
     }
   });
@@ -33,6 +34,36 @@ describe("out and in again", () => {
     const text = larderAsCsv([{ ...first, name: "=1+1" }]);
     expect(text).not.toMatch(/,=1\+1/);
     expect(previewImport(text).rows[0]?.ingredient?.name).toBe("=1+1");
+  });
+});
+
+describe("what an entry carries", () => {
+  const water = (more: string) => [
+    `name,water${more ? `,${more.split("|")[0]}` : ""}`,
+    `pea flour,100${more ? `,${more.split("|")[1]}` : ""}`,
+  ];
+  const own = {
+    ...DEMO_KITCHEN.ingredients[0],
+    id: "pea-flour",
+    carries: { thickener: "corn" },
+  } as Ingredient;
+  test("a table without that column leaves it as it is in the larder", () => {
+    expect(previewImport(water("").join("\n"), [own]).rows[0]?.ingredient?.carries).toEqual({
+      thickener: "corn",
+    });
+    expect(previewImport(water("").join("\n")).rows[0]?.ingredient?.carries).toBeUndefined();
+  });
+  test("an empty cell takes it away, a word changes it", () => {
+    expect(previewImport(water("carries|").join("\n"), [own]).rows[0]?.ingredient?.carries).toBeUndefined();
+    expect(
+      previewImport(water("carries|phase=vinegar; acids=malic:0.7+citric:0.3").join("\n"), [own]).rows[0]
+        ?.ingredient?.carries,
+    ).toEqual({ phase: "vinegar", acids: { malic: 0.7, citric: 0.3 } });
+  });
+  test("a thickener nobody knows is refused, and the column named", () => {
+    const [row] = previewImport(water("carries|thickener=glue").join("\n")).rows;
+    expect(row?.ingredient).toBeNull();
+    expect(row?.problems[0]).toMatchObject({ field: "carries.thickener" });
   });
 });
 

@@ -19,9 +19,9 @@ export async function action({ context, request }: Route.ActionArgs) {
   const file = form.get("file");
   const pasted = String(form.get("text") ?? "");
   const text = file instanceof File && file.size > 0 ? await file.text() : pasted;
-  const preview = previewImport(text);
-  const refused = preview.rows.filter(row => !row.ingredient);
   const { ingredients } = await kitchenOf(kitchenId);
+  const preview = previewImport(text, ingredients);
+  const refused = preview.rows.filter(row => !row.ingredient);
   const known = new Set(ingredients.map(i => i.id));
   const ready = preview.rows.flatMap(row => (row.ingredient ? [row.ingredient] : []));
   if (form.get("intent") === "import" && ready.length && !refused.length && !preview.broken) {
