@@ -11,6 +11,7 @@ export function asText(name: string, value: unknown): string {
   if (name === "vessel" || name === "vessels")
     return Array.isArray(value) ? value.map(vesselText).join("\n") : vesselText(object);
   if (name === "heat") return heatText(object);
+  if (Array.isArray(value) && value.every(v => typeof v === "string")) return value.join(", ");
   if (Array.isArray(value))
     return value.every(v => typeof v !== "object") ? value.join(" ") : value.map(lineText).join("\n");
   return JSON.stringify(value);

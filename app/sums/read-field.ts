@@ -187,7 +187,13 @@ function readLines(field: SumField, text: string): Result<unknown> {
     return values;
   });
   if (field.name === "parts" || field.name === "amounts") return ok(numbers(text));
-  if (field.name === "names") return ok(text.split(",").map(n => n.trim()));
+  if (field.name === "names")
+    return ok(
+      text
+        .split(/[,;\n]/)
+        .map(n => n.trim())
+        .filter(Boolean),
+    );
   return problems.length ? refuse(...problems) : ok(entries);
 }
 

@@ -113,6 +113,7 @@ export function fieldsOf(sum: AnySum): { asked: SumField[]; more: SumField[] } {
 const READING_KEYS: Readonly<Record<string, readonly [string, string]>> = {
   "reduce-track": ["min", "netG"],
   plateau: ["min", "brix"],
+  "drained-yet": ["min", "g"],
 };
 
 /** All that was typed, as the input of the sum; every field that cannot be read is told. Pots of the kit go by name. */

@@ -255,3 +255,62 @@ describe("acceptance, in the order of the work", () => {
     expect(work("convert", { text: "40 swirls", ingredient: "white wine vinegar" }).grams).toBeCloseTo(60, 9);
   });
 });
+
+describe("decisions of the hand", () => {
+  test("C31 3.10 kg chard: 2.62 kg at 15 min, 2.58 kg at 20: 1.5 % in five minutes, drained", () => {
+    const found = work("drained-yet", {
+      readings: [
+        { min: 0, g: 3100 },
+        { min: 15, g: 2620 },
+        { min: 20, g: 2580 },
+      ],
+    });
+    expect(num(found.lossPct)).toBeCloseTo(1.5, 1);
+    expect(num(found.lostG)).toBeCloseTo(520, 6);
+    expect(found.done).toBe(true);
+    const early = work("drained-yet", {
+      readings: [
+        { min: 0, g: 3100 },
+        { min: 15, g: 2620 },
+      ],
+    });
+    expect(early.done).toBe(false);
+  });
+  test("C104 pear, parsnip, salsify: the salsify, at 20, 25 and 30 min", () =>
+    expect(work("soft-yet", { names: ["pear", "parsnip", "salsify"] })).toMatchObject({
+      item: "salsify",
+      lookAtMin: [20, 25, 30],
+    }));
+  test("C107 2.65 kg through the fine sieve at 4 %: 2.54 kg, grain 0 instead of 2", () => {
+    const found = work("sieve-or-not", { massG: 2650, sieve: "tamis", lossPct: 4 });
+    expect(num(found.massG)).toBeCloseTo(2544, 6);
+    expect(num(found.lostG)).toBeCloseTo(106, 6);
+    expect([found.grain, found.grainWithout]).toEqual([0, 2]);
+  });
+  test("C107 nobody weighed it: the sieve’s own loss, twice of it where there are strings", () => {
+    const lost = (fibrous: boolean) =>
+      num(work("sieve-or-not", { massG: 1000, sieve: "chinois", fibrous }).lostG);
+    expect(lost(false)).toBeCloseTo(40, 6);
+    expect(lost(true)).toBeCloseTo(80, 6);
+  });
+  test("C68 a base of 45 wants cream of its own band; at 37 it is reduced on", () => {
+    const found = work("match-body", { baseBody: 45, creamBody: 37 });
+    expect(found).toMatchObject({ ready: false, from: 41, hint: "reduce on" });
+    expect(work("match-body", { baseBody: 45, creamBody: 44 }).ready).toBe(true);
+    expect(work("match-body", { baseBody: 45, creamBody: 70 }).hint).toMatch(/let it down/);
+  });
+  test("C115 3.6 kg soup: 180 g stock, 113 g sherry, ten minutes, and only then the salt", () => {
+    const { steps } = work("finish-order", { massG: 3600, stockPct: 5, winePct: 3 }) as unknown as {
+      steps: { what: string; massG: number; saltLocked: boolean }[];
+    };
+    expect(steps.map(s => Math.round(s.massG))).toEqual([180, 113, 0, 0]);
+    expect(steps.map(s => s.saltLocked)).toEqual([true, true, true, false]);
+  });
+  test("C106 120 g stock to 1.9 kg at 18.0 %: 2.02 kg at 16.9 %", () => {
+    const found = work("blade-stalls", { massG: 1900, solidsPct: 18, addedG: 120 });
+    expect(num(found.massG)).toBe(2020);
+    expect(num(found.solidsPct)).toBeCloseTo(16.93, 2);
+  });
+  test("2.4 kg at 3 %: 72 g in nine cubes of 8 g", () =>
+    expect(work("cold-cubes", { massG: 2400, pct: 3, cubeG: 8 })).toMatchObject({ butterG: 72, cubes: 9 }));
+});

@@ -10,6 +10,15 @@ import { liaison, mount, swapThickenerSum } from "./binding-sums";
 import { coolTime, coolingCheck } from "./cold-sums";
 import { aciditySum, emulsionFor, emulsionSum, oilScheduleSum, rescueEmulsion } from "./emulsion-sums";
 import { carryOver, heatUp, lethality } from "./heat-sums";
+import {
+  coldCubesSum,
+  drainedSum,
+  finishOrderSum,
+  loosenSum,
+  matchBody,
+  sieveSum,
+  softYet,
+} from "./hand-sums";
 import { blanchIce, ice } from "./ice-sums";
 import {
   bonesNeeded,
@@ -103,6 +112,13 @@ export const SUMS: readonly AnySum[] = [
   blenderLoadsSum,
   setCustard,
   pureeMeringue,
+  drainedSum,
+  softYet,
+  sieveSum,
+  loosenSum,
+  coldCubesSum,
+  matchBody,
+  finishOrderSum,
   saltTo,
   fix,
   gastriqueSum,
