@@ -127,16 +127,16 @@ export function readIngredientForm(form: FormData, before: Ingredient | null): R
         ? undefined
         : density === before?.densityGPerMl
           ? before.densitySource
-          : sourceIn(form, "source"),
+          : sourceOfOther(form, before),
     ediblePct,
-    edibleSource: ediblePct === before?.ediblePct ? before.edibleSource : sourceIn(form, "source"),
+    edibleSource: ediblePct === before?.ediblePct ? before.edibleSource : sourceOfOther(form, before),
     juicePct: juicePct ?? undefined,
     juiceSource:
       juicePct === null
         ? undefined
         : juicePct === before?.juicePct
           ? before.juiceSource
-          : sourceIn(form, "source"),
+          : sourceOfOther(form, before),
     allergens: form.get("allergensKnown") === "yes" ? picked("allergens", ALLERGEN_IDS) : null,
     diet: picked("diet", DIET_FLAGS),
     measures,
@@ -177,6 +177,15 @@ function sourceIn(form: FormData, field: string): Source {
   const text = String(form.get(`${field}.text`) ?? "").trim();
   const known = MARKS.find(m => m === mark) ?? "measured";
   return { mark: known, text: text || (known === "measured" ? "measured here" : "no source given") };
+}
+
+const MEASURED_HERE: Source = { mark: "measured", text: "measured here" };
+
+/** Where a changed figure beside the composition comes from: a source nobody touched is still that of the composition. */
+function sourceOfOther(form: FormData, before: Ingredient | null): Source {
+  const source = sourceIn(form, "source");
+  const was = before?.compositionSource;
+  return was && was.mark === source.mark && was.text === source.text ? MEASURED_HERE : source;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -117,6 +117,11 @@ describe("an ingredient changed", () => {
     expect(trimmed.edibleSource).toEqual({ mark: "measured", text: "five nets weighed" });
     expect(trimmed.compositionSource).toEqual(onion.compositionSource);
   });
+  test("in its used part, its source untouched: weighed here, not read in the table of its composition", () => {
+    const trimmed = valueOf(readIngredientForm(form({ ...edit(onion), ediblePct: "81" }), onion));
+    expect(trimmed.edibleSource).toEqual({ mark: "measured", text: "measured here" });
+    expect(trimmed.compositionSource).toEqual(onion.compositionSource);
+  });
   test("in its composition has a new source there", () => {
     const { water, sugars } = onion.composition;
     const sweet = valueOf(
