@@ -306,6 +306,17 @@ describe("decisions of the hand", () => {
     expect(steps.map(s => Math.round(s.massG))).toEqual([180, 113, 0, 0]);
     expect(steps.map(s => s.saltLocked)).toEqual([true, true, true, false]);
   });
+  test("C132 a stock that sets firm coats once it is down far enough, without starch; a thin one never", () => {
+    const found = work("coats-alone", { liquid: "bought chicken stock", massG: 4000, gelatinPct: 4 });
+    expect(num(found.factor)).toBeGreaterThan(0.1);
+    expect(num(found.factor)).toBeLessThan(0.45);
+    expect(num(found.leftG) + num(found.evaporateG)).toBeCloseTo(4000, 4);
+    const firmer = work("coats-alone", { liquid: "bought chicken stock", massG: 4000, gelatinPct: 6 });
+    expect(num(firmer.factor)).toBeGreaterThan(num(found.factor));
+    expect(refusal("coats-alone", { liquid: "water", massG: 1000, gelatinPct: 0.05 })[0]?.code).toBe(
+      "UNREACHABLE",
+    );
+  });
   test("C106 120 g stock to 1.9 kg at 18.0 %: 2.02 kg at 16.9 %", () => {
     const found = work("blade-stalls", { massG: 1900, solidsPct: 18, addedG: 120 });
     expect(num(found.massG)).toBe(2020);

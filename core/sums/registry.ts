@@ -51,7 +51,14 @@ import {
 import { extract, plateau, stockYield } from "./stock-sums";
 import type { Answer, AnySum, SumWorld } from "./sum";
 import { balance, fix, gastriqueSum, round, saltTo } from "./taste-sums";
-import { testFromThickness, thicken, thicknessFromTest, thicknessOfSauce, thin } from "./texture-sums";
+import {
+  coatsAlone,
+  testFromThickness,
+  thicken,
+  thicknessFromTest,
+  thicknessOfSauce,
+  thin,
+} from "./texture-sums";
 import { reduceTrack } from "./track-sum";
 import { dipMark, fatToCover, vesselLevel } from "./vessel-sums";
 
@@ -112,6 +119,7 @@ export const SUMS: readonly AnySum[] = [
   blenderLoadsSum,
   setCustard,
   pureeMeringue,
+  coatsAlone,
   drainedSum,
   softYet,
   sieveSum,

@@ -4,6 +4,7 @@ import { ok, refuse } from "../result";
 import {
   CUP_MM,
   KITCHEN_TESTS,
+  type SauceState,
   TEST_IDS,
   bandOf,
   bodyOf,
@@ -14,12 +15,13 @@ import {
   massOfSauce,
   movedTo,
   readThickness,
+  reductionToCoat,
   saltPctOf,
   thickenTo,
   viscosityAt,
 } from "../texture";
 import { BINDING_FORMS, ROUX_COLOURS, THICKENERS, THICKENER_IDS, type ThickenerId } from "../thickening";
-import { estimateField, liquidFields } from "./fields";
+import { estimateField, liquidFields, percent } from "./fields";
 import { minutesField, saltField, sauceFields, sauceFrom, thicknessOf } from "./sauce-input";
 import { defineSum, missing } from "./sum";
 import { around, grams, num, pct } from "./words";
@@ -270,3 +272,43 @@ export const thin = defineSum({
     );
   },
 });
+
+export const coatsAlone = defineSum({
+  name: "coats-alone",
+  title: "Does it coat by itself?",
+  purpose: "How far a stock must go down to coat by its own gelatin, without any starch.",
+  words: ["glaze", "nappe", "gelatin", "wobble", "how far down"],
+  input: z.strictObject({
+    ...sauceFields,
+    gelatinPct: percent("Its gelatin, if a set cube has told", 20).optional(),
+  }),
+  output: z.strictObject({ factor: z.number(), evaporateG: z.number(), leftG: z.number() }),
+  example: { liquid: "bought chicken stock", massG: 4000, gelatinPct: 3 },
+  asks: ["liquid", "massG", "gelatinPct"],
+  work: (i, world) => {
+    const state = sauceFrom(i, world);
+    if (!state.ok) return state;
+    const sauce = i.gelatinPct === undefined ? state.value : withGelatin(state.value, i.gelatinPct);
+    const down = reductionToCoat(sauce, i.temperatureC, world.facts);
+    if (!down.ok) return down;
+    const { evaporateG } = down.value;
+    const leftG = massOfSauce(down.value.state);
+    const factor = leftG / massOfSauce(sauce);
+    return ok(
+      {
+        output: { factor, evaporateG, leftG },
+        sentence:
+          evaporateG > 0
+            ? `Reduced × ${num(factor, 2)} it coats by itself: ${grams(evaporateG)} as steam, ${grams(leftG)} left, no starch.`
+            : "It coats already: nothing need boil off.",
+      },
+      [...state.warnings, ...down.warnings],
+    );
+  },
+});
+
+/** The same sauce with the gelatin it was found to have, in place of water. */
+function withGelatin(state: SauceState, pct: number): SauceState {
+  const gelatinG = (massOfSauce(state) * pct) / 100;
+  return { ...state, gelatinG, waterG: Math.max(0, state.waterG + state.gelatinG - gelatinG) };
+}
