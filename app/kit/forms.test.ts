@@ -1,10 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { FACTS } from "~/core/facts";
 import { shapeByPouring } from "~/core/kit";
-import type { Result } from "~/core/result";
 import { valueOf } from "~/core/result";
 import { geometryOf } from "~/core/vessel";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
+import { form, refusals } from "../testing";
 import {
   readAirForm,
   readBurnerForm,
@@ -15,15 +15,6 @@ import {
   readVesselForm,
 } from "./forms.server";
 
-/** A form as a browser sends it; a list becomes several fields of one name. */
-function form(fields: Readonly<Record<string, string | readonly string[]>>): FormData {
-  const data = new FormData();
-  for (const [name, value] of Object.entries(fields))
-    for (const one of typeof value === "string" ? [value] : value) data.append(name, one);
-  return data;
-}
-const refusals = (result: Result<unknown>): string[] =>
-  result.ok ? [] : result.problems.map(p => `${p.field} ${p.code}`);
 const idFor = (name: string) => name.toLowerCase().replace(/\W+/g, "-");
 
 describe("where the kitchen stands", () => {

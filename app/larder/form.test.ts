@@ -1,17 +1,9 @@
 import { describe, expect, test } from "vitest";
 import type { Ingredient } from "~/core/larder";
-import { type Result, valueOf } from "~/core/result";
+import { valueOf } from "~/core/result";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
+import { form, refusals } from "../testing";
 import { idFor, readIngredientForm } from "./form.server";
-
-function form(fields: Readonly<Record<string, string | readonly string[]>>): FormData {
-  const data = new FormData();
-  for (const [name, value] of Object.entries(fields))
-    for (const one of typeof value === "string" ? [value] : value) data.append(name, one);
-  return data;
-}
-const refusals = (result: Result<unknown>): string[] =>
-  result.ok ? [] : result.problems.map(p => `${p.field} ${p.code}`);
 
 /** A quince vinegar, all that sums to 100. */
 const vinegar = {

@@ -34,17 +34,19 @@ const guess = (words: string): VegetableId =>
     .sort((a, b) => b.length - a.length)
     .find(id => words.toLowerCase().includes(id.replace("-", " "))) ?? "carrot";
 
-/** What of a vegetable the line asks to be bought. */
-function boughtOf(walked: Walk, id: VegetableId): number | undefined {
+/** A vegetable as the formula's own line has it: what is bought for it, and the share that peeling leaves, 0–1. */
+function onTheLine(walked: Walk, id: VegetableId): { boughtG: number; left: number } | null {
   const line = walked.states.flatMap(s => s.lines).find(l => l.name.includes(id.replace("-", " ")));
-  return line?.purchasedG;
+  return line && line.purchasedG > 0
+    ? { boughtG: line.purchasedG, left: line.massG / line.purchasedG }
+    : null;
 }
 
 /** From the crate to the pass: what is left, how it sits, what it takes, how often the jar is filled. */
 export function PureePanel({ formula, kitchen, walked }: PanelProps) {
   const { document } = formula;
   const [id, setId] = useState<VegetableId>(() => guess(`${document.base.name} ${document.name}`));
-  const [grossG, setGross] = useState(() => boughtOf(walked, id) ?? document.base.massG);
+  const [grossG, setGross] = useState(() => onTheLine(walked, id)?.boughtG ?? document.base.massG);
   const [sieve, setSieve] = useState<Sieve>("tamis");
   const [want, setWant] = useState(72);
   const [liquid, setLiquid] = useState<Moisten>("milk");
@@ -60,7 +62,9 @@ export function PureePanel({ formula, kitchen, walked }: PanelProps) {
       inputClassName="w-24"
     />
   );
-  const v: PureeVegetable = PUREE_VEGETABLES[id];
+  // The larder's own trim stands on the line already: the sheet must not say another.
+  const { left } = onTheLine(walked, id) ?? { left: PUREE_VEGETABLES[id].peelYield };
+  const v: PureeVegetable = { ...PUREE_VEGETABLES[id], peelYield: left };
   const balance = pureeBalance({ grossG, vegetable: v, sieve, weighed }, kitchen.facts);
   const tool = toolFor(v.name);
   const floury = isFloury(v.name);

@@ -180,6 +180,16 @@ describe("Purée", () => {
     await type("as bought", "10 kg");
     expect(figure(/^purée/)).toBeCloseTo(2 * (chain[2] ?? 0), -2);
   });
+  test("what peeling leaves is what the line says, and without such a line the table’s", async () => {
+    const { walked } = sheet("salsify-puree");
+    const line = walked()
+      .states.flatMap(s => s.lines)
+      .find(l => l.name === "salsify");
+    expect(figure(/^trimmed/)).toBeCloseTo(line?.massG ?? 0, -1);
+    await userEvent.selectOptions(screen.getByLabelText("vegetable"), "parsnip");
+    await type("as bought", "1 kg");
+    expect(figure(/^trimmed/)).toBeCloseTo(830, -1);
+  });
   test("a sieve takes its share; without one more is left (C107)", async () => {
     sheet("salsify-puree");
     const sieved = figure(/^purée/);
