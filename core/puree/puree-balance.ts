@@ -13,7 +13,8 @@ export const SIEVE_USE: Readonly<Record<Sieve, string>> = {
   chinois: "coulis, soups",
   tamis: "fine purées",
 };
-const MOST_SOLIDS_LOST = 0.5;
+/** No sieve keeps more than this, whatever a kitchen has entered for it. */
+const MOST_LOST = 0.5;
 
 /** Mass and thickening solids a sieve keeps, 0–1. */
 function sieveLoss(sieve: Sieve, facts: FactValues): { readonly mass: number; readonly solids: number } {
@@ -129,7 +130,7 @@ export function afterSieve(
   const loss = sieveLoss(sieve, facts);
   const k = fibrous ? facts.fibrousLoss : 1;
   return {
-    massG: massG * (1 - loss.mass * k),
-    solidsG: solidsG * (1 - Math.min(MOST_SOLIDS_LOST, loss.solids * k)),
+    massG: massG * (1 - Math.min(MOST_LOST, loss.mass * k)),
+    solidsG: solidsG * (1 - Math.min(MOST_LOST, loss.solids * k)),
   };
 }

@@ -9,6 +9,7 @@ import {
   VEGETABLE_IDS,
   allocateBase,
   asSauce,
+  afterSieve,
   blanchDrop,
   blanchIce,
   blenderLoads,
@@ -201,6 +202,10 @@ describe("a kitchen’s own figures of its purées", () => {
       valueOf(pureeBalance({ grossG: 1000, vegetable: PUREE_VEGETABLES[v], sieve: "none" }, facts)).perKg;
     expect(solids("potato", full)).toBeGreaterThan(1.5 * solids("potato", F));
     expect(solids("tomato", full)).toBeCloseTo(solids("tomato", F), 10);
+  });
+  it("whatever is entered, half of it passes at least: there is no purée of less than nothing", () => {
+    const greedy = { ...F, tamisLoss: 0.16, fibrousLoss: 7 };
+    expect(afterSieve(1000, 100, "tamis", true, greedy)).toEqual({ massG: 500, solidsG: 72 });
   });
   it("green that goes twice as fast is squared", () =>
     expect(greenIndex(80, 6, 20, { ...F, greenLoss: 2 * F.greenLoss })).toBeCloseTo(

@@ -66,7 +66,7 @@ function problemOf(issue: Issue, input: unknown): Problem[] {
             ...base,
             code: "NEGATIVE",
             allowed: { min: least },
-            message: `${capital(label)} cannot be negative.`,
+            message: `${capital(label)} cannot be negative: type 0 or more.`,
           },
         ];
       if (issue.origin === "array" || issue.origin === "string")

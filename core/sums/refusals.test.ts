@@ -163,3 +163,45 @@ describe("bad input", () => {
     expect(REFERENCE_WORLD.vessels).toEqual([]);
   });
 });
+
+describe("what no sauce can be is refused with what works instead", () => {
+  test.each([
+    [
+      "an oil share no emulsion can hold",
+      "emulsion",
+      {
+        oilG: 2000,
+        parts: [
+          { ingredient: "yolk", massG: 36 },
+          { ingredient: "vinegar", massG: 30 },
+        ],
+      },
+      /97 % of it would be oil.*Add 413 g water, or take at most 271 g oil/,
+    ],
+    [
+      "a negative dose",
+      "thicken",
+      {
+        liquid: "water",
+        massG: 1000,
+        thickeners: [{ id: "flour", massG: -5 }],
+        thickener: "flour",
+        targetThickness: 45,
+      },
+      /cannot be negative: type 0 or more/,
+    ],
+    [
+      "a purée with more solids than mass",
+      "thin",
+      { liquid: "water", massG: 1000, puree: { massG: 300, solidsG: 400 }, targetThickness: 30 },
+      /300 g cannot hold 400 g of solids: .* 300 g at most/,
+    ],
+  ])("%s", (_what, sum, input, message) => {
+    expect(
+      refusal(sum, input)
+        .map(p => p.message)
+        .join(" ")
+        .replace(/[\u00a0\u202f]/g, " "),
+    ).toMatch(message);
+  });
+});

@@ -48,7 +48,7 @@ export function problemsOf(state: SauceState, temperatureC: number): Problem[] {
       field: "puree.solidsG",
       value: state.pureeSolidsG,
       allowed: { max: state.pureeG },
-      message: `A purée of ${printNumber(state.pureeG)} g cannot hold ${printNumber(state.pureeSolidsG)} g of solids.`,
+      message: `A purée of ${printNumber(state.pureeG)} g cannot hold ${printNumber(state.pureeSolidsG)} g of solids: weigh it again; its solids are ${printNumber(state.pureeG)} g at most.`,
     });
   if (!problems.length && !(fatFreeMass(state) > 0))
     problems.push({
