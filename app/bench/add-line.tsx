@@ -1,16 +1,26 @@
-import { useState } from "react";
+import { memo, useState } from "react";
 import { ulid } from "ulid";
-import { type Kitchen, type Step, addLine, parseLine, relationInWords, namesIn } from "~/core/formula";
+import { type Kitchen, addLine, parseLine, relationInWords, namesIn } from "~/core/formula";
 import type { Editing } from "./use-formula";
 import { NAMES_LIST } from "./ingredient-field";
 
 /** A line typed in one go: "2 parts onion", "60 g/l butter", "a knob of butter". It is read back while typing. */
-export function AddLine({ step, formula, kitchen }: { step: Step; formula: Editing; kitchen: Kitchen }) {
+export const AddLine = memo(function AddLine({
+  stepId,
+  inGroup,
+  typed: documentNow,
+  edit,
+  kitchen,
+}: Pick<Editing, "edit" | "typed"> & {
+  stepId: string;
+  /** The group whose parts the other lines are. */
+  inGroup: string | undefined;
+  kitchen: Kitchen;
+}) {
   const [text, setText] = useState("");
-  const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
   const read = text.trim()
     ? parseLine(text, {
-        document: formula.document,
+        document: documentNow(),
         larder: kitchen.data.ingredients,
         formulas: kitchen.data.formulas,
         ...(inGroup && { inGroup }),
@@ -24,8 +34,8 @@ export function AddLine({ step, formula, kitchen }: { step: Step; formula: Editi
         event.preventDefault();
         if (!read?.ok) return;
         const { of, relation, typed, certainty = "stated" } = read.value;
-        formula.edit(d =>
-          addLine(d, step.id, { id: ulid(), of, amount: relation, certainty, ...(typed && { typed }) }),
+        edit(d =>
+          addLine(d, stepId, { id: ulid(), of, amount: relation, certainty, ...(typed && { typed }) }),
         );
         setText("");
       }}
@@ -54,10 +64,10 @@ export function AddLine({ step, formula, kitchen }: { step: Step; formula: Editi
       {read && (
         <p role="status" className={`mt-1 text-xs ${read.ok ? "text-faded" : "text-beet"}`}>
           {read.ok
-            ? `understood: ${read.value.name}, ${read.value.understood ?? relationInWords(read.value.relation, namesIn(formula.document))}${read.value.certainty === "assumed" ? ", assumed until weighed" : ""}`
+            ? `understood: ${read.value.name}, ${read.value.understood ?? relationInWords(read.value.relation, namesIn(documentNow()))}${read.value.certainty === "assumed" ? ", assumed until weighed" : ""}`
             : `✕ ${read.problems[0]?.message}`}
         </p>
       )}
     </form>
   );
-}
+});

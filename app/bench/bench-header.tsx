@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from "react";
 import { Form, useActionData, useNavigation } from "react-router";
-import { type FormulaDocument, type Kitchen, type Walk, withBase } from "~/core/formula";
+import { type Kitchen, type Walk, withBase } from "~/core/formula";
 import { familyById } from "~/core/families";
 import { g, printDuration, printNumber } from "~/core/quantity";
 import { BURNER_CLASSES, FLAT_TOPS } from "~/core/reduction";
@@ -21,8 +21,10 @@ const SAVE_WORDS: Record<SaveState, string> = {
 };
 
 /** Whether everything typed is saved: a key counts here before the page has followed it. */
-const saveStateAt = (formula: Formula, typed: FormulaDocument): SaveState =>
-  formula.saveState === "saved" && typed !== formula.base ? "waiting" : formula.saveState;
+function useSaveState({ saveState, base, typed, onTyped }: Formula): SaveState {
+  const now = () => (saveState === "saved" && typed() !== base ? "waiting" : saveState);
+  return useSyncExternalStore(onTyped, now, () => saveState);
+}
 
 export interface BenchHeaderProps {
   formula: Formula;
@@ -46,10 +48,6 @@ export function BenchHeader({
   timeBand,
 }: BenchHeaderProps) {
   const { document, edit } = formula;
-  const typed = useSyncExternalStore(formula.onTyped, formula.typed, () => document);
-  const saveState = saveStateAt(formula, typed);
-  const good = saveState === "saved";
-  const waiting = saveState === "waiting" || saveState === "saving";
   return (
     <section
       aria-label="Formula"
@@ -57,23 +55,11 @@ export function BenchHeader({
     >
       <div className="mr-auto max-w-xl min-w-64 grow basis-80">
         <h1>
-          <input
-            aria-label="Name of the formula"
-            value={typed.name}
-            maxLength={120}
-            onChange={event => {
-              const name = event.currentTarget.value;
-              if (name.trim()) edit(d => ({ ...d, name }), "name");
-            }}
-            className="-ml-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-2xl leading-tight font-semibold hover:border-rule"
-          />
+          <NameField formula={formula} />
         </h1>
         <p className="text-sm text-faded">
           {familyById(document.family)?.name ?? "own method"} · {document.school} · version {formula.number},{" "}
-          <span role="status" className={good ? "text-sorrel" : waiting ? "" : "font-bold text-beet"}>
-            {good ? "✓ " : waiting ? "" : "✕ "}
-            {SAVE_WORDS[saveState]}
-          </span>
+          <SaveWords formula={formula} />
           {formula.refusal && <span className="text-beet">: {formula.refusal}</span>}
         </p>
       </div>
@@ -82,7 +68,8 @@ export function BenchHeader({
         shown={`${printNumber(document.base.massG / 1000, 2)} kg`}
         read={readMass("The base", "kg")}
         onRead={massG => edit(d => withBase(d, g(massG)), "base")}
-        inputClassName="w-28 border-x-0 border-t-0 border-b-2 !border-copper bg-transparent !rounded-none !px-0 !py-0 font-display text-xl leading-7 font-semibold text-copper"
+        width="w-28"
+        look="h-7.5 border-b-2 !border-copper bg-transparent font-display text-xl font-semibold text-copper"
       />
       <KeyFigure label="gives" band={yieldBand && `${yieldBand} l`}>
         {walked.finishedMl > 0 && !walked.problems.length ? (
@@ -98,10 +85,11 @@ export function BenchHeader({
       </KeyFigure>
       <div className="flex gap-2 pt-1">
         <CookButton
+          formula={formula}
           kitchen={kitchen}
           burnerId={burnerId}
           onBurner={onBurner}
-          ready={walked.problems.length === 0 && walked.states.length > 0 && good}
+          cookable={walked.problems.length === 0 && walked.states.length > 0}
         />
       </div>
     </section>
@@ -121,17 +109,52 @@ function KeyFigure({ label, band, children }: { label: string; band: string; chi
   );
 }
 
+// These follow every key by themselves; the header around them is drawn with the page.
+
+function NameField({ formula }: { formula: Formula }) {
+  const nameNow = () => formula.typed().name;
+  const name = useSyncExternalStore(formula.onTyped, nameNow, () => formula.document.name);
+  return (
+    <input
+      aria-label="Name of the formula"
+      value={name}
+      maxLength={120}
+      onChange={event => {
+        const to = event.currentTarget.value;
+        if (to.trim()) formula.edit(d => ({ ...d, name: to }), "name");
+      }}
+      className="-ml-1 w-full rounded-md border border-transparent bg-transparent px-1 font-display text-2xl leading-tight font-semibold hover:border-rule"
+    />
+  );
+}
+
+function SaveWords({ formula }: { formula: Formula }) {
+  const saveState = useSaveState(formula);
+  const good = saveState === "saved";
+  const waiting = saveState === "waiting" || saveState === "saving";
+  return (
+    <span role="status" className={good ? "text-sorrel" : waiting ? "" : "font-bold text-beet"}>
+      {good ? "✓ " : waiting ? "" : "✕ "}
+      {SAVE_WORDS[saveState]}
+    </span>
+  );
+}
+
 function CookButton({
+  formula,
   kitchen,
   burnerId,
   onBurner,
-  ready,
+  cookable,
 }: {
+  formula: Formula;
   kitchen: Kitchen;
   burnerId: string;
   onBurner: (id: string) => void;
-  ready: boolean;
+  /** Whether the line can be cooked as it stands; it also has to be saved. */
+  cookable: boolean;
 }) {
+  const ready = useSaveState(formula) === "saved" && cookable;
   const refused = useActionData<CookReply>();
   const busy = useNavigation().state !== "idle";
   return (

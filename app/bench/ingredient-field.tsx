@@ -36,7 +36,7 @@ const Names = memo(function Names({
 });
 
 /** What a line is of: typed by name or alias, or chosen from what the larder and the kitchen have. */
-export function IngredientField({
+export const IngredientField = memo(function IngredientField({
   of,
   kitchen,
   onRead,
@@ -76,7 +76,7 @@ export function IngredientField({
         });
       }}
       onRead={onRead}
-      inputClassName="w-full"
+      width="w-full"
     />
   );
-}
+});

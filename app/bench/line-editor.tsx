@@ -1,4 +1,6 @@
+import clsx from "clsx";
 import { X } from "lucide-react";
+import { memo, useCallback, useId } from "react";
 import {
   type Certainty,
   type Kitchen,
@@ -13,8 +15,8 @@ import {
   updateGroupShare,
   updateLine,
 } from "~/core/formula";
-import { densityOf } from "~/core/larder";
-import { printMass, printUsMeasure, printVolume, volumeOf } from "~/core/quantity";
+import { type Ingredient, densityOf } from "~/core/larder";
+import { type Grams, printMass, printUsMeasure, printVolume, volumeOf } from "~/core/quantity";
 import { AddLine } from "./add-line";
 import { IngredientField } from "./ingredient-field";
 import { readWithin } from "../ui/read";
@@ -35,7 +37,7 @@ export function GroupEditor({ step, formula }: { step: Step; formula: Editing })
         shown={group.total.kind === "share-of-base" ? `${group.total.pct} %` : ""}
         read={readWithin("The share", "%", 0, 1000)}
         onRead={pct => formula.edit(d => updateGroupShare(d, group.id, pct), `group-${group.id}`)}
-        inputClassName="w-20"
+        width="w-20"
       />
     ));
 }
@@ -52,14 +54,32 @@ export function LinesEditor({
   kitchen: Kitchen;
   state: StateAfterStep | undefined;
 }) {
+  const { document, edit, typed } = formula;
+  const inGroup = step.lines.flatMap(line => (line.amount.kind === "part" ? [line.amount.group] : []))[0];
+  const names = namesIn(document, state);
   return (
     <div className="@container">
       <ul className="space-y-2">
         {step.lines.map(line => (
-          <LineRow key={line.id} line={line} step={step} formula={formula} kitchen={kitchen} state={state} />
+          <LineRow
+            key={line.id}
+            line={line}
+            shown={relationAsTyped(line.amount, id => state?.sources.get(id)?.name)}
+            words={relationInWords(line.amount, names)}
+            ingredient={
+              state?.sources.get(line.id) ??
+              ("larder" in line.of ? kitchen.ingredientById.get(line.of.larder) : undefined)
+            }
+            massG={state?.lines.find(l => l.lineId === line.id)?.massG}
+            baseG={document.base.massG}
+            inGroup={inGroup}
+            kitchen={kitchen}
+            edit={edit}
+            typed={typed}
+          />
         ))}
       </ul>
-      <AddLine step={step} formula={formula} kitchen={kitchen} />
+      <AddLine stepId={step.id} inGroup={inGroup} typed={typed} edit={edit} kitchen={kitchen} />
     </div>
   );
 }
@@ -72,41 +92,57 @@ const CERTAINTY_WORDS: Record<Certainty, string> = {
   assumed: "assumed",
 };
 
-function LineRow({
-  line,
-  step,
-  formula,
-  kitchen,
-  state,
-}: {
+/** What reads an amount back stands on one line up to so many letters, else on two. */
+const ONE_LINE = 44;
+
+type LineRowProps = Pick<Editing, "edit" | "typed"> & {
   line: Line;
-  step: Step;
-  formula: Editing;
+  /** The amount as it would be typed. */
+  shown: string;
+  /** The amount read back. */
+  words: string;
+  ingredient: Ingredient | undefined;
+  /** What it comes to, once the step is reached. */
+  massG: Grams | undefined;
+  baseG: number;
+  /** The group whose parts the lines of this step are. */
+  inGroup: string | undefined;
   kitchen: Kitchen;
-  state: StateAfterStep | undefined;
-}) {
-  const { document } = formula;
-  const ingredient =
-    state?.sources.get(line.id) ??
-    ("larder" in line.of ? kitchen.ingredientById.get(line.of.larder) : undefined);
-  const amount = state?.lines.find(l => l.lineId === line.id);
+};
+
+/** One line, drawn again only when something of its own changes. */
+const LineRow = memo(function LineRow({
+  line,
+  shown,
+  words,
+  ingredient,
+  massG,
+  baseG,
+  inGroup,
+  kitchen,
+  edit,
+  typed,
+}: LineRowProps) {
+  const { id } = line;
+  const setOf = useCallback((of: Line["of"]) => edit(d => updateLine(d, id, { of })), [edit, id]);
   const density = ingredient && densityOf(ingredient);
-  const inGroup = step.lines.flatMap(l => (l.amount.kind === "part" ? [l.amount.group] : []))[0];
-  const volume = amount && density ? volumeOf(amount.massG, density) : null;
+  const volume = massG !== undefined && density ? volumeOf(massG, density) : null;
+  const noteId = useId();
+  const readBack = [
+    line.typed ? `${words}, typed as ${line.typed}` : words,
+    ...(volume === null ? [] : [`${printVolume(volume)}, ${printUsMeasure(volume)}`]),
+  ].join(" · ");
+  const long = readBack.length > ONE_LINE;
   return (
     <li className="grid grid-cols-[minmax(5rem,1.4fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-2 gap-y-1 @min-[31rem]:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_auto] @min-[31rem]:gap-x-3">
-      <IngredientField
-        of={line.of}
-        kitchen={kitchen}
-        onRead={of => formula.edit(d => updateLine(d, line.id, { of }))}
-      />
+      <IngredientField of={line.of} kitchen={kitchen} onRead={setOf} />
       <TypedField
         hideLabel
         label={`Amount of ${ingredient?.name ?? "this ingredient"}`}
-        shown={relationAsTyped(line.amount, id => state?.sources.get(id)?.name)}
+        shown={shown}
         read={text =>
           parseRelation(text, {
-            document,
+            document: typed(),
             inGroup,
             ingredient: ingredient ?? null,
             larder: kitchen.data.ingredients,
@@ -114,60 +150,58 @@ function LineRow({
           })
         }
         onRead={({ relation, typed, certainty = "stated" }) =>
-          formula.edit(
+          edit(
             d => updateLine(d, line.id, { amount: relation, typed, certainty, question: undefined }),
             line.id,
           )
         }
-        hint={
-          <>
-            {relationInWords(line.amount, namesIn(document, state))}
-            {line.typed && `, typed as ${line.typed}`}
-            {volume !== null && ` · ${printVolume(volume)}, ${printUsMeasure(volume)}`}
-          </>
-        }
-        inputClassName="w-full"
+        describedBy={noteId}
+        width="w-full"
       />
-      {/* Where the threads leave little room, the mass stands under how sure it is. */}
-      <div className="flex flex-col items-end @min-[31rem]:flex-row @min-[31rem]:items-start @min-[31rem]:gap-3">
-        <label className="pt-1 text-sm text-faded">
-          <span className="sr-only">How sure</span>
-          <select
-            value={line.certainty}
-            onChange={event =>
-              formula.edit(d => updateLine(d, line.id, { certainty: event.currentTarget.value as Certainty }))
-            }
-            className="rounded-md border border-rule bg-enamel px-1 py-1 text-ink"
-          >
-            {Object.entries(CERTAINTY_WORDS).map(([key, words]) => (
-              <option key={key} value={key}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
-        <span className="min-w-15 pt-1 text-right text-sm font-semibold">
-          {amount && printMass(amount.massG)}
-        </span>
-      </div>
+      <label>
+        <span className="sr-only">How sure</span>
+        <select
+          value={line.certainty}
+          onChange={event =>
+            edit(d => updateLine(d, id, { certainty: event.currentTarget.value as Certainty }))
+          }
+          className="h-8.5 rounded-md border border-rule bg-enamel px-1 text-sm text-ink"
+        >
+          {Object.entries(CERTAINTY_WORDS).map(([key, words]) => (
+            <option key={key} value={key}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
       <button
         type="button"
         className="mt-0.5 rounded-md p-1.5 text-faded hover:text-beet"
         aria-label={`Remove ${ingredient?.name ?? "this ingredient"}`}
-        onClick={() => formula.edit(d => removeLine(d, line.id))}
+        onClick={() => edit(d => removeLine(d, line.id))}
       >
         {AWAY}
       </button>
-      <Learned line={line} nowG={amount?.massG ?? 0} formula={formula} />
+      <div className="col-span-full">
+        <div className={clsx("stands-alone", long ? "h-8" : "h-4")}>
+          <p className="flex items-baseline gap-3 text-xs leading-4 text-faded">
+            <span id={noteId} title={long ? readBack : undefined} className="line-clamp-2 min-w-0 grow">
+              {readBack}
+            </span>
+            {massG !== undefined && (
+              <span className="text-sm leading-4 font-semibold text-ink">{printMass(massG)}</span>
+            )}
+          </p>
+        </div>
+      </div>
+      <Learned line={line} nowG={massG ?? 0} baseG={baseG} edit={edit} />
       {line.question && (
         <p className="col-span-full flex items-baseline gap-2 rounded-md bg-saffron-wash px-2 py-1 text-sm text-saffron-ink">
           <span>? {line.question}</span>
           <button
             type="button"
             className="ml-auto underline underline-offset-4"
-            onClick={() =>
-              formula.edit(d => updateLine(d, line.id, { question: undefined, certainty: "stated" }))
-            }
+            onClick={() => edit(d => updateLine(d, line.id, { question: undefined, certainty: "stated" }))}
           >
             It is right
           </button>
@@ -175,4 +209,4 @@ function LineRow({
       )}
     </li>
   );
-}
+});

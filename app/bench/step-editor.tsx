@@ -1,4 +1,6 @@
+import clsx from "clsx";
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
+import { memo, useCallback } from "react";
 import {
   type Kitchen,
   type StateAfterStep,
@@ -21,7 +23,7 @@ import { TypedField } from "../ui/typed-field";
 import { DeglazeChooser } from "./deglaze-chooser";
 import { GroupEditor, LinesEditor } from "./line-editor";
 import { STEP_FIELDS } from "./step-field-list";
-import { StepFieldInput } from "./step-fields";
+import { StepFieldInput, valueOf } from "./step-fields";
 import type { Editing } from "./use-formula";
 
 export interface StepEditorProps {
@@ -33,22 +35,28 @@ export interface StepEditorProps {
   interval: StepIntervals | undefined;
 }
 
-// Drawn once: an icon is the same with every key.
-const UP = <ArrowUp aria-hidden="true" className="size-4" />;
-const DOWN = <ArrowDown aria-hidden="true" className="size-4" />;
-const AWAY = <Trash2 aria-hidden="true" className="size-4" />;
-
 /** A row opened in place: everything of the step can be changed here. */
 export function StepEditor({ step, index, formula, kitchen, state, interval }: StepEditorProps) {
   const kind = kindOf(step);
-  const change = (patch: Partial<Step>, tag: string) =>
-    formula.edit(d => updateStep(d, step.id, patch), `${step.id}-${tag}`);
+  const { edit } = formula;
+  const { id } = step;
+  const change = useCallback<ChangeStep>(
+    (patch, tag) => edit(d => updateStep(d, id, patch), `${id}-${tag}`),
+    [edit, id],
+  );
   return (
     <div className="space-y-4 pr-4 pb-4 pl-10">
       <div className="space-y-4">
         <div className="flex flex-wrap items-start gap-x-5 gap-y-3">
           {STEP_FIELDS[step.kind].map(field => (
-            <StepFieldInput key={field.key} field={field} step={step} kitchen={kitchen} onChange={change} />
+            <StepFieldInput
+              key={field.key}
+              field={field}
+              kind={step.kind}
+              value={valueOf(step, field)}
+              vessels={kitchen.vessels}
+              onChange={change}
+            />
           ))}
         </div>
         {kind.takesLines && (
@@ -70,39 +78,13 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             </button>
           </p>
         )}
-        <label className="block text-xs text-faded">
-          Your own words for this step
-          <input
-            value={step.remark ?? ""}
-            maxLength={400}
-            onChange={event => change({ remark: event.currentTarget.value || undefined }, "remark")}
-            className="mt-0.5 block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
-          />
-        </label>
-        <WhyAndKeep step={step} change={change} />
-        <div className="flex flex-wrap gap-2">
-          <Button
-            look="quiet"
-            onClick={() => formula.edit(d => moveStep(d, step.id, -1))}
-            disabled={index === 0}
-          >
-            {UP} Move up
-          </Button>
-          <Button
-            look="quiet"
-            onClick={() => formula.edit(d => moveStep(d, step.id, 1))}
-            disabled={index === formula.document.steps.length - 1}
-          >
-            {DOWN} Move down
-          </Button>
-          <Button
-            look="quiet"
-            className="hover:text-beet"
-            onClick={() => formula.edit(d => removeStep(d, step.id))}
-          >
-            {AWAY} Remove this step
-          </Button>
-        </div>
+        <StepWords kind={step.kind} remark={step.remark} why={step.why} keeps={step.keeps} change={change} />
+        <StepMoves
+          id={id}
+          first={index === 0}
+          last={index === formula.document.steps.length - 1}
+          edit={edit}
+        />
       </div>
       <div className="space-y-2 border-t border-rule pt-3 text-sm">
         {kind.cue && (
@@ -142,50 +124,99 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
   );
 }
 
-/** Why it is done so, and what becomes of what the step takes out. */
-function WhyAndKeep({ step, change }: { step: Step; change: (patch: Partial<Step>, tag: string) => void }) {
-  const input = "mt-0.5 block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink";
-  const takesOut = TAKES_OUT.has(step.kind);
+type ChangeStep = (patch: Partial<Step>, tag: string) => void;
+
+const WORDS_LABEL = "block text-xs text-faded";
+const WORDS_INPUT =
+  "mt-0.5 block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink";
+
+/** What the cook says of the step: own words, why it is done so, and what becomes of what it takes out. */
+const StepWords = memo(function StepWords({
+  kind,
+  remark,
+  why,
+  keeps,
+  change,
+}: Pick<Step, "kind" | "remark" | "why" | "keeps"> & { change: ChangeStep }) {
+  const takesOut = TAKES_OUT.has(kind);
   return (
-    <div className="grid gap-3 sm:grid-cols-2">
-      <label className={`block text-xs text-faded ${takesOut ? "" : "sm:col-span-2"}`}>
-        Why, for those who learn
+    <>
+      <label className={WORDS_LABEL}>
+        Your own words for this step
         <input
-          value={step.why ?? ""}
+          value={remark ?? ""}
           maxLength={400}
-          onChange={event => change({ why: event.currentTarget.value || undefined }, "why")}
-          className={input}
+          onChange={event => change({ remark: event.currentTarget.value || undefined }, "remark")}
+          className={WORDS_INPUT}
         />
       </label>
-      {takesOut && (
-        <div className="grid grid-cols-[1fr_6rem] gap-2">
-          <label className="block text-xs text-faded">
-            What is taken out is kept for
-            <input
-              value={step.keeps?.use ?? ""}
-              maxLength={120}
-              placeholder="frying, second wetting …"
-              onChange={event => {
-                const use = event.currentTarget.value;
-                change({ keeps: use ? { ...step.keeps, use } : undefined }, "keeps");
-              }}
-              className={input}
-            />
-          </label>
-          {step.keeps && (
-            <TypedField
-              label="worth a kg"
-              shown={step.keeps.perKg === undefined ? "" : `${step.keeps.perKg}`}
-              read={readWithin("Its worth", "", 0, 10_000)}
-              onRead={perKg => change({ keeps: { use: step.keeps?.use ?? "kept", perKg } }, "keeps-worth")}
-              inputClassName="w-full"
-            />
-          )}
-        </div>
-      )}
+      <div className="grid gap-3 sm:grid-cols-2">
+        <label className={clsx(WORDS_LABEL, !takesOut && "sm:col-span-2")}>
+          Why, for those who learn
+          <input
+            value={why ?? ""}
+            maxLength={400}
+            onChange={event => change({ why: event.currentTarget.value || undefined }, "why")}
+            className={WORDS_INPUT}
+          />
+        </label>
+        {takesOut && (
+          <div className="grid grid-cols-[1fr_6rem] gap-2">
+            <label className={WORDS_LABEL}>
+              What is taken out is kept for
+              <input
+                value={keeps?.use ?? ""}
+                maxLength={120}
+                placeholder="frying, second wetting …"
+                onChange={event => {
+                  const use = event.currentTarget.value;
+                  change({ keeps: use ? { ...keeps, use } : undefined }, "keeps");
+                }}
+                className={WORDS_INPUT}
+              />
+            </label>
+            {keeps && (
+              <TypedField
+                label="worth a kg"
+                shown={keeps.perKg === undefined ? "" : `${keeps.perKg}`}
+                read={readWithin("Its worth", "", 0, 10_000)}
+                onRead={perKg => change({ keeps: { use: keeps.use, perKg } }, "keeps-worth")}
+                width="w-full"
+              />
+            )}
+          </div>
+        )}
+      </div>
+    </>
+  );
+});
+
+/** Where the step stands in the line. */
+const StepMoves = memo(function StepMoves({
+  id,
+  first,
+  last,
+  edit,
+}: {
+  id: string;
+  first: boolean;
+  last: boolean;
+  edit: Editing["edit"];
+}) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      <Button look="quiet" onClick={() => edit(d => moveStep(d, id, -1))} disabled={first}>
+        <ArrowUp aria-hidden="true" className="size-4" /> Move up
+      </Button>
+      <Button look="quiet" onClick={() => edit(d => moveStep(d, id, 1))} disabled={last}>
+        <ArrowDown aria-hidden="true" className="size-4" /> Move down
+      </Button>
+      <Button look="quiet" className="hover:text-beet" onClick={() => edit(d => removeStep(d, id))}>
+        <Trash2 aria-hidden="true" className="size-4" /> Remove this step
+      </Button>
     </div>
   );
-}
+});
 
 /** Kinds of step by which something leaves the pot that may be of use. */
 const TAKES_OUT: ReadonlySet<Step["kind"]> = new Set([

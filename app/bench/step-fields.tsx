@@ -1,8 +1,9 @@
-import { useId } from "react";
-import type { Kitchen, Step, StepKindName } from "~/core/formula";
+import { memo, useId } from "react";
+import type { Step, StepKindName } from "~/core/formula";
 import { parseAmount, printNumber, readNumber } from "~/core/quantity";
-import { parseReductionTarget, targetInWords } from "~/core/reduction";
+import { type ReductionTarget, parseReductionTarget, targetInWords } from "~/core/reduction";
 import { ok } from "~/core/result";
+import type { Vessel } from "~/core/vessel";
 import { readMinutes, readTemperature, readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
 import type { StepField } from "./step-field-list";
@@ -12,15 +13,26 @@ const OPTIONAL_TEXT: ReadonlySet<string> = new Set(["tally", "reserveFirst"]);
 
 interface FieldProps {
   field: StepField;
-  step: Step;
-  kitchen: Kitchen;
+  /** Kind of the step the field belongs to. */
+  kind: StepKindName;
+  value: unknown;
+  vessels: readonly Vessel[];
   onChange: (patch: Partial<Step>, tag: string) => void;
 }
 
-/** The input for one field. The register above names only keys the step's own schema has. */
-export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
+/** What stands in a field of a step. The register of fields names only keys the step's own schema has. */
+export const valueOf = (step: Step, field: StepField): unknown =>
+  (step as unknown as Record<string, unknown>)[field.key];
+
+/** The input for one field, drawn again only when something of its own changes. */
+export const StepFieldInput = memo(function StepFieldInput({
+  field,
+  kind,
+  value,
+  vessels,
+  onChange,
+}: FieldProps) {
   const id = useId();
-  const value = (step as unknown as Record<string, unknown>)[field.key];
   const set = (next: unknown) => onChange({ [field.key]: next } as Partial<Step>, field.key);
   const number = typeof value === "number" ? value : 0;
   const input = "w-26";
@@ -32,7 +44,7 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
           shown={`${printNumber(number)} min`}
           read={readMinutes(field.label)}
           onRead={set}
-          inputClassName={input}
+          width={input}
         />
       );
     case "temperature":
@@ -42,7 +54,7 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
           shown={`${printNumber(number, number % 1 ? 1 : 0)} °C`}
           read={readTemperature(field.label, field.min, field.max)}
           onRead={set}
-          inputClassName={input}
+          width={input}
         />
       );
     case "number":
@@ -52,7 +64,7 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
           shown={`${printNumber(number, Number.isInteger(number) ? 0 : 1)} ${field.unit}`}
           read={readWithin(field.label, field.unit, field.min, field.max)}
           onRead={set}
-          inputClassName={input}
+          width={input}
         />
       );
     case "percent":
@@ -62,7 +74,7 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
           shown={`${printNumber(number * 100)} %`}
           read={readWithin(field.label, "%", 1, 100)}
           onRead={pct => set(pct / 100)}
-          inputClassName="w-20"
+          width="w-20"
         />
       );
     case "litres":
@@ -71,23 +83,23 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
           label={field.label}
           shown={typeof value === "number" ? `${printNumber(value / 1000, 1)} l` : "by eye"}
           read={text =>
-            step.kind === "cover" && /^\s*(by eye|-|)\s*$/i.test(text)
+            kind === "cover" && /^\s*(by eye|-|)\s*$/i.test(text)
               ? ok<number | undefined>(undefined)
               : litresIn(field.label)(text)
           }
           onRead={litres => set(litres === undefined ? undefined : litres * 1000)}
-          inputClassName={input}
+          width={input}
         />
       );
     case "target":
       return (
         <TypedField
           label={field.label}
-          shown={targetInWords((step as Extract<Step, { kind: "reduce" }>).target).replace(/ \(.*/, "")}
-          hint={targetInWords((step as Extract<Step, { kind: "reduce" }>).target)}
+          shown={targetInWords(value as ReductionTarget).replace(/ \(.*/, "")}
+          hint={targetInWords(value as ReductionTarget)}
           read={text => parseReductionTarget(text, readEnd, field.label)}
           onRead={set}
-          inputClassName="w-40"
+          width="w-40"
         />
       );
     case "text":
@@ -119,7 +131,7 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
       );
     case "choice":
     case "vessel": {
-      const choices = field.type === "choice" ? field.choices : vesselChoices(step, kitchen);
+      const choices = field.type === "choice" ? field.choices : vesselChoices(kind, vessels);
       return (
         <div>
           <label htmlFor={id} className="block text-xs text-faded">
@@ -141,7 +153,7 @@ export function StepFieldInput({ field, step, kitchen, onChange }: FieldProps) {
       );
     }
   }
-}
+});
 
 const litresIn = (label: string) => readWithin(label, "l", 0.1, 500);
 
@@ -155,12 +167,9 @@ const INTO_COLD: ReadonlySet<StepKindName> = new Set([
   "soak",
 ]);
 
-function vesselChoices(step: Step, kitchen: Kitchen): [string, string][] {
-  const fitting = kitchen.vessels.filter(
-    v => v.use !== "tray" && (INTO_COLD.has(step.kind) || v.use !== "container"),
-  );
-  const auto =
-    step.kind === "reduce" ? "where it stands" : step.kind === "cover" ? "smallest that fits" : "by itself";
+function vesselChoices(kind: StepKindName, vessels: readonly Vessel[]): [string, string][] {
+  const fitting = vessels.filter(v => v.use !== "tray" && (INTO_COLD.has(kind) || v.use !== "container"));
+  const auto = kind === "reduce" ? "where it stands" : kind === "cover" ? "smallest that fits" : "by itself";
   return [["", auto], ...fitting.map((v): [string, string] => [v.id, v.name])];
 }
 

@@ -8,7 +8,14 @@ import {
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { type KeyboardEvent, createContext, useContext, useMemo, useRef, useSyncExternalStore } from "react";
-import { FIGURES, type FigureId, type FormulaDocument, type StepIntervals, moveStep } from "~/core/formula";
+import {
+  FIGURES,
+  type FigureId,
+  type FormulaDocument,
+  type Kitchen,
+  type StepIntervals,
+  moveStep,
+} from "~/core/formula";
 import { useSettled } from "../ui/use-settled";
 import { AddStep } from "./add-step";
 import type { Face } from "./faces";
@@ -52,9 +59,11 @@ export function StepLine({
   const order = document.steps.map(step => step.id).join(" ");
   const list = useRef<HTMLOListElement>(null);
   const inView = useRowsInView(list, order);
+  const { kitchen } = lineOf(document);
   const line: LineOfRows = {
     formula,
     lineOf,
+    kitchen,
     settled: (id, index) => (settled.steps[index]?.id === id ? settled : document),
     isInView: id => !inView || inView.has(id) || selected === id,
     intervals,
@@ -132,7 +141,7 @@ export function StepLine({
       {document.steps.length === 0 && (
         <p className="py-8 text-faded">No step yet. Begin with what goes into the oven or the pot.</p>
       )}
-      <IngredientNames kitchen={lineOf(document).kitchen} />
+      <IngredientNames kitchen={kitchen} />
       <AddStep formula={formula} after={selected} onAdded={onSelect} />
     </section>
   );
@@ -146,6 +155,8 @@ const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates };
 interface LineOfRows {
   readonly formula: Formula;
   readonly lineOf: (document: FormulaDocument) => LineNow;
+  /** The kitchen of the page: the same while somebody types. */
+  readonly kitchen: Kitchen;
   /** The document a row out of view is drawn from. */
   readonly settled: (id: string, index: number) => FormulaDocument;
   readonly isInView: (id: string) => boolean;
@@ -176,7 +187,8 @@ function RowOfThis({ id, index, line }: { id: string; index: number; line: LineO
   );
   const now = line.lineOf(document);
   const open = line.selected === id;
-  const editing = useMemo(() => ({ document, edit: formula.edit }), [document, formula.edit]);
+  const { edit, typed } = formula;
+  const editing = useMemo(() => ({ document, edit, typed }), [document, edit, typed]);
   const scale = threads.map(now.largest);
   const step = document.steps[index];
   // While a step is put in, moved or taken out, a row may be a moment ahead of its frame.
@@ -194,7 +206,7 @@ function RowOfThis({ id, index, line }: { id: string; index: number; line: LineO
       open={open}
       onToggle={() => line.onSelect(open ? null : id)}
       formula={editing}
-      kitchen={now.kitchen}
+      kitchen={line.kitchen}
     />
   );
 }

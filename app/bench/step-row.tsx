@@ -1,5 +1,5 @@
 import clsx from "clsx";
-import { memo } from "react";
+import { type ReactNode, memo } from "react";
 import {
   FIGURES,
   type FigureId,
@@ -147,7 +147,7 @@ export const StepRow = memo(function StepRow({
             </Thread>
           ))}
           <div className="hidden border-rule py-2.5 text-right text-sm leading-5 lg:row-span-2 lg:block">
-            <span className="font-semibold">{elapsedClock(state.clockS)}</span>
+            <span className="stands-alone h-5 font-semibold">{elapsedClock(state.clockS)}</span>
             <span className="block text-xs leading-4 text-faded">{clockBandText(interval?.clockS)}</span>
           </div>
         </>
@@ -217,12 +217,12 @@ function Figure({
   band: Band | null | undefined;
   divide: number;
   decimals: number;
-  children: React.ReactNode;
+  children: ReactNode;
 }) {
   const text = bandText(band, divide, decimals);
   return (
     <>
-      <span className="text-sm font-semibold whitespace-nowrap">{children}</span>
+      <span className="stands-alone h-5 text-sm font-semibold whitespace-nowrap">{children}</span>
       {text && <span className="block text-xs leading-4 whitespace-nowrap text-faded">{text}</span>}
     </>
   );
@@ -235,6 +235,12 @@ const gramsBand = (band: Band | undefined): string => {
   const text = bandText(band, large ? 1000 : 1, large ? 1 : 0);
   return text && `${text} ${large ? "kg" : "g"}`;
 };
+
+const Amount = ({ className, children }: { className?: string; children: ReactNode }) => (
+  <dd className={className}>
+    <span className="stands-alone h-5 w-18 text-right whitespace-nowrap">{children}</span>
+  </dd>
+);
 
 /** What goes in, line by line, and what the sums put in or take out. */
 function Amounts({
@@ -260,15 +266,14 @@ function Amounts({
               <span className="text-faded"> from {printMass(line.purchasedG)}</span>
             )}
           </dt>
-          <dd
-            className={clsx(
-              "whitespace-nowrap",
+          <Amount
+            className={
               line.certainty === "assumed"
                 ? "is-assumed"
                 : line.certainty === "measured"
                   ? "is-measured"
-                  : "font-semibold",
-            )}
+                  : "font-semibold"
+            }
           >
             <Ask
               of={{ ask: "line", step: index, lineId: line.lineId }}
@@ -277,7 +282,7 @@ function Amounts({
               {faceOf(line, face, finishedMl)}
             </Ask>
             {line.certainty === "assumed" && <span title="assumed"> ?</span>}
-          </dd>
+          </Amount>
         </div>
       ))}
       {state.computed.map(computed => (
@@ -286,7 +291,7 @@ function Amounts({
             {computed.what}{" "}
             <span className="text-xs whitespace-nowrap">{gramsBand(interval?.computedG[computed.what])}</span>
           </dt>
-          <dd className="whitespace-nowrap">
+          <Amount>
             <Ask
               of={{ ask: "computed", step: index, what: computed.what }}
               label={`${computed.what}, ${printMass(computed.massG)}, worked out`}
@@ -294,7 +299,7 @@ function Amounts({
               {computed.way === "out" ? "−" : ""}
               {printMass(computed.massG)}
             </Ask>
-          </dd>
+          </Amount>
         </div>
       ))}
     </dl>

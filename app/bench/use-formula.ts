@@ -7,6 +7,8 @@ import type { SaveReply } from "./save.server";
 const PAUSE_MS = 700;
 /** The rows in view follow every key; the rest of the page is drawn again when the typing pauses this long, ms. */
 const DRAWN_AFTER_MS = 250;
+/** A key is kept on this device so long after it at most: the frame that shows it comes first, ms. */
+const KEPT_AFTER_MS = 50;
 const TRY_AGAIN_MS = 4000;
 const MOST_UNDO = 200;
 
@@ -96,7 +98,7 @@ export interface Formula {
 }
 
 /** What a step's editor needs of the formula it stands in. */
-export type Editing = Pick<Formula, "document" | "edit">;
+export type Editing = Pick<Formula, "document" | "edit" | "typed">;
 
 const draftKey = (id: string) => `hondaro-draft-${id}`;
 
@@ -147,7 +149,7 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     future: [],
     tag: "",
   });
-  // What is drawn may lag behind the keys for a moment; what was typed is known, and kept on this device, at once.
+  // What is drawn may lag behind the keys for a moment; what was typed is known at once.
   const latest = useRef(history);
   const lag = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const drawAll = useCallback(() => {
@@ -177,21 +179,45 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   const sent = useRef<FormulaDocument | null>(null);
   const [attempt, setAttempt] = useState(0);
   const fetcher = useFetcher<SaveReply>();
+  const unkept = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  const keep = useCallback(() => {
+    clearTimeout(unkept.current);
+    unkept.current = undefined;
+    keepDraft(id, {
+      rowVersion: builtOn.current,
+      document: latest.current.present,
+      sending: sent.current,
+    });
+  }, [id]);
   const dispatch = useCallback(
     (edit: Edit) => {
       const next = step(latest.current, edit);
       if (next === latest.current) return;
       const typing = edit.type === "edit" && edit.tag && sameRows(next.present, latest.current.present);
       latest.current = next;
-      keepDraft(id, { rowVersion: builtOn.current, document: next.present, sending: sent.current });
       if (typing) {
+        unkept.current ??= setTimeout(keep, KEPT_AFTER_MS);
         clearTimeout(lag.current);
         lag.current = setTimeout(() => startTransition(drawAll), DRAWN_AFTER_MS);
-      } else drawAll();
+      } else {
+        keep();
+        drawAll();
+      }
       for (const listener of listeners) listener();
     },
-    [id, listeners, drawAll],
+    [listeners, drawAll, keep],
   );
+  // Whoever leaves the page leaves nothing behind.
+  useEffect(() => {
+    const leaving = () => unkept.current !== undefined && keep();
+    addEventListener("pagehide", leaving);
+    document.addEventListener("visibilitychange", leaving);
+    return () => {
+      removeEventListener("pagehide", leaving);
+      document.removeEventListener("visibilitychange", leaving);
+      leaving();
+    };
+  }, [keep]);
   // Whoever leaves a field finds all of the page following before the next thing is pressed.
   useEffect(() => {
     const left = () => lag.current !== undefined && drawAll();
@@ -214,10 +240,9 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   // A saved formula needs no draft; one that was edited since builds on what the server holds now.
   useEffect(() => {
     builtOn.current = head.rowVersion;
-    const { present } = latest.current;
-    if (present === head.document) localStorage.removeItem(draftKey(id));
-    else keepDraft(id, { rowVersion: head.rowVersion, document: present, sending: sent.current });
-  }, [head, history.present, id]);
+    if (latest.current.present === head.document) localStorage.removeItem(draftKey(id));
+    else keep();
+  }, [head, history.present, id, keep]);
 
   const { submit, state } = fetcher;
   useEffect(() => {

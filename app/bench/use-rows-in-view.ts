@@ -2,10 +2,12 @@ import { type RefObject, useEffect, useState } from "react";
 
 /** Rows this far outside the window count as in view, so that scrolling finds them drawn. */
 const MARGIN = "40px";
+/** Rows farther than this share of the window from it are far: scrolling does not reach them at once. */
+const FAR = "40%";
 
 /**
  * Ids of the rows of a list that can be seen; `null` until it is known, when all of them count. Rows carry their id as
- * `data-row`.
+ * `data-row`; those that are far are marked `data-far`, without drawing anything again.
  * @param order changes when the rows do
  */
 export function useRowsInView(
@@ -28,8 +30,20 @@ export function useRowsInView(
         }),
       { rootMargin: MARGIN },
     );
-    for (const row of list.current.querySelectorAll("[data-row]")) watcher.observe(row);
-    return () => watcher.disconnect();
+    const far = new IntersectionObserver(
+      entries => {
+        for (const { target, isIntersecting } of entries) target.toggleAttribute("data-far", !isIntersecting);
+      },
+      { rootMargin: FAR },
+    );
+    for (const row of list.current.querySelectorAll("[data-row]")) {
+      watcher.observe(row);
+      far.observe(row);
+    }
+    return () => {
+      watcher.disconnect();
+      far.disconnect();
+    };
   }, [list, order]);
   return seen;
 }

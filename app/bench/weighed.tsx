@@ -8,10 +8,20 @@ import type { Editing } from "./use-formula";
 export const WeighedContext = createContext<readonly WeighedLine[]>([]);
 
 /** An assumed amount beside what hands have really put in; one tap makes it measured. */
-export function Learned({ line, nowG, formula }: { line: Line; nowG: number; formula: Editing }) {
+export function Learned({
+  line,
+  nowG,
+  baseG,
+  edit,
+}: {
+  line: Line;
+  nowG: number;
+  baseG: number;
+  edit: Editing["edit"];
+}) {
   const weighed = useContext(WeighedContext);
   if (line.certainty !== "assumed") return null;
-  const learned = learnedWeight(weighed, line.id, formula.document.base.massG);
+  const learned = learnedWeight(weighed, line.id, baseG);
   if (!learned) return null;
   const range = learned.batches > 1 ? ` (${printMass(g(learned.loG))}–${printMass(g(learned.hiG))})` : "";
   return (
@@ -25,7 +35,7 @@ export function Learned({ line, nowG, formula }: { line: Line; nowG: number; for
         type="button"
         className="ml-auto whitespace-nowrap text-copper underline underline-offset-4"
         onClick={() =>
-          formula.edit(d =>
+          edit(d =>
             updateLine(withLineMass(d, line.id, learned.massG, nowG), line.id, {
               certainty: "measured",
               question: undefined,

@@ -75,7 +75,7 @@ export function RemedyCards({
           read={readWithin(aim.label, aim.unit, 0.01, aim.max)}
           onRead={value => setAims({ ...aims, [aim.key]: value })}
           hint={`now ${nowOf(aim.key, now)}`}
-          inputClassName="w-24"
+          width="w-24"
         />
       )}
       {found && !found.ok && (

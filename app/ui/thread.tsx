@@ -5,7 +5,9 @@ import type { ReactNode } from "react";
 const WIDEST = 18;
 const THINNEST = 1.5;
 
-const widthOf = (share: number) => (share <= 0 ? 0 : THINNEST + (WIDEST - THINNEST) * Math.min(1, share));
+/** To a tenth of a pixel, so that what nobody sees is not drawn anew. */
+const widthOf = (share: number) =>
+  share <= 0 ? 0 : Math.round(10 * (THINNEST + (WIDEST - THINNEST) * Math.min(1, share))) / 10;
 
 export interface ThreadProps {
   /** Amount before and after the row, as a share of the largest along the line; `null` where there is none. */

@@ -1,5 +1,5 @@
 import clsx from "clsx";
-import { type ReactNode, useId, useState } from "react";
+import { type FocusEvent, type ReactNode, useId, useState } from "react";
 import type { Result } from "~/core/result";
 
 export interface TypedFieldProps<T> {
@@ -10,14 +10,20 @@ export interface TypedFieldProps<T> {
   /** Called with every text that can be read. */
   onRead: (value: T) => void;
   hint?: ReactNode;
-  suffix?: ReactNode;
   className?: string;
-  inputClassName?: string;
+  /** How wide the field is, as a class. */
+  width?: string;
+  /** Another face of the input, with a height of its own. */
+  look?: string;
   hideLabel?: boolean;
   autoFocus?: boolean;
   /** Id of a list of names to offer. */
   list?: string;
+  /** Id of what stands elsewhere and says more of the field. */
+  describedBy?: string;
 }
+
+const selectAll = (event: FocusEvent<HTMLInputElement>) => event.currentTarget.select();
 
 /**
  * A field that takes what a cook types and reads it back.
@@ -30,12 +36,13 @@ export function TypedField<T>({
   read,
   onRead,
   hint,
-  suffix,
   className,
-  inputClassName,
+  width = "w-40",
+  look = "h-8.5 rounded-md border bg-enamel px-2",
   hideLabel,
   autoFocus,
   list,
+  describedBy,
 }: TypedFieldProps<T>) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
@@ -47,7 +54,7 @@ export function TypedField<T>({
       <label htmlFor={id} className={hideLabel ? "sr-only" : "block text-xs text-faded"}>
         {label}
       </label>
-      <div className="flex items-baseline gap-1.5">
+      <div className={width}>
         <input
           id={id}
           // The one field that a cook opened on purpose may take the focus.
@@ -59,8 +66,8 @@ export function TypedField<T>({
           spellCheck={false}
           value={typed ?? shown}
           aria-invalid={problem ? true : undefined}
-          aria-describedby={problem || warning || hint ? `${id}-note` : undefined}
-          onFocus={event => event.currentTarget.select()}
+          aria-describedby={problem || warning || hint ? `${id}-note` : describedBy}
+          onFocus={selectAll}
           onChange={event => {
             const text = event.currentTarget.value;
             setTyped(text);
@@ -71,12 +78,11 @@ export function TypedField<T>({
             if (!problem) setTyped(null);
           }}
           className={clsx(
-            "min-w-0 rounded-md border bg-enamel px-2 py-1",
+            "stands-alone w-full",
             problem ? "border-beet" : "border-rule hover:border-faded",
-            inputClassName,
+            look,
           )}
         />
-        {suffix && <span className="text-sm text-faded">{suffix}</span>}
       </div>
       {(problem ?? warning ?? hint) && (
         <p

@@ -70,7 +70,8 @@ export default function FromFamily({ loaderData, actionData }: Route.ComponentPr
           shown={`${printNumber(document.base.massG / 1000, 2)} kg`}
           read={readMass("The base", "kg")}
           onRead={setBaseG}
-          inputClassName="w-28 text-lg !py-2"
+          width="w-28"
+          look="h-11.5 rounded-md border bg-enamel px-2 text-lg"
         />
         <Form method="post">
           <input type="hidden" name="document" value={JSON.stringify(document)} />

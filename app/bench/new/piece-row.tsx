@@ -13,7 +13,7 @@ import type { DraftQuestion } from "~/core/words";
 import { Button } from "../../ui/button";
 import { TypedField } from "../../ui/typed-field";
 import { STEP_FIELDS } from "../step-field-list";
-import { StepFieldInput } from "../step-fields";
+import { StepFieldInput, valueOf } from "../step-fields";
 import type { DraftChange, Piece, Verdict } from "./use-draft";
 
 /** One piece of a recipe: the words, the step they were read as, and what is open about it. */
@@ -151,14 +151,15 @@ function Question({
               ),
             })
           }
-          inputClassName="w-36"
+          width="w-36"
         />
       )}
       {field && !question.answers && (
         <StepFieldInput
           field={field}
-          step={step}
-          kitchen={kitchen}
+          kind={step.kind}
+          value={valueOf(step, field)}
+          vessels={kitchen.vessels}
           onChange={patch => setSaid({ ...step, ...patch } as Step)}
         />
       )}

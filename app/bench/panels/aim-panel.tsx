@@ -62,7 +62,7 @@ export function AimPanel({ formula, kitchen, walked, burnerId }: PanelProps & { 
                 WORDS[target.what].most,
               )}
               onRead={value => setTarget({ ...target, value })}
-              inputClassName="w-28"
+              width="w-28"
             />
             <button
               type="button"
@@ -125,7 +125,7 @@ export function AimPanel({ formula, kitchen, walked, burnerId }: PanelProps & { 
           shown={printMass(g(document.portionG))}
           read={readMass("The portion")}
           onRead={portionG => edit(d => ({ ...d, portionG }), "portion")}
-          inputClassName="w-28"
+          width="w-28"
         />
       </div>
       <div>
@@ -167,7 +167,7 @@ export function AimPanel({ formula, kitchen, walked, burnerId }: PanelProps & { 
                       `bounds-${line.lineId}`,
                     )
                   }
-                  inputClassName="w-22"
+                  width="w-22"
                 />
               );
               return (

@@ -34,7 +34,7 @@ export function ColdSet({ volumeMl, gelatinPct }: { volumeMl: number; gelatinPct
           shown={printNumber(bloomG)}
           read={readWithin("The Bloom", "", 80, 300)}
           onRead={setBloom}
-          inputClassName="w-20"
+          width="w-20"
         />
       </div>
       <p className="mt-1">

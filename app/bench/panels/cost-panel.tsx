@@ -90,14 +90,14 @@ export function CostPanel({ formula, kitchen, walked }: PanelProps) {
             shown={document.price?.menu === undefined ? "" : printNumber(document.price.menu, 2)}
             read={readWithin("The price", cost.currency, 0.01, 100_000)}
             onRead={menu => edit(d => ({ ...d, price: { ...d.price, menu } }), "menu")}
-            inputClassName="w-24"
+            width="w-24"
           />
           <TypedField
             label="food may be, of it"
             shown={document.price?.sharePct === undefined ? "" : `${document.price.sharePct} %`}
             read={readWithin("The share", "%", 0.1, 99)}
             onRead={sharePct => edit(d => ({ ...d, price: { ...d.price, sharePct } }), "share")}
-            inputClassName="w-24"
+            width="w-24"
           />
         </div>
         <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">

@@ -73,14 +73,14 @@ export function EmulsionBuilder({ formula, facts }: { formula: Formula; facts: F
           shown={printMass(g(totalG))}
           read={readMass("In all")}
           onRead={setTotal}
-          inputClassName="w-28"
+          width="w-28"
         />
         <TypedField
           label="oil by weight"
           shown={`${printNumber(oilPct)} %`}
           read={readWithin("The oil", "%", 20, 88)}
           onRead={setOilPct}
-          inputClassName="w-24"
+          width="w-24"
         />
         <Button look="act" onClick={put} disabled={!built.ok}>
           Put it on the line

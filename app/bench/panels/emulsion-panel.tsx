@@ -139,21 +139,21 @@ function OnTheLine({
             shown={printMass(g(oilG))}
             read={readMass("The oil")}
             onRead={setOil}
-            inputClassName="w-28"
+            width="w-28"
           />
           <TypedField
             label="everything at"
             shown={`${printNumber(input.temperatureC)} °C`}
             read={readWithin("The temperature", "°C", -5, 95)}
             onRead={setTemperature}
-            inputClassName="w-20"
+            width="w-20"
           />
           <TypedField
             label="oil, times the usual pace"
             shown={`${printNumber(pace, 1)}`}
             read={readWithin("The pace", "", 0, 20)}
             onRead={setPace}
-            inputClassName="w-20"
+            width="w-20"
           />
           <TypedField
             label="measured pH"
@@ -161,7 +161,7 @@ function OnTheLine({
             read={readWithin("The pH", "", 1, 10)}
             onRead={setPH}
             hint={acid.ok && pH === null ? `estimated ${printNumber(acid.value.value, 1)}` : undefined}
-            inputClassName="w-20"
+            width="w-20"
           />
           {oil !== null && Math.abs(oil - found.oilG) > 0.05 && oils.length > 0 && (
             <Button look="act" onClick={take}>

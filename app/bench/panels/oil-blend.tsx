@@ -33,7 +33,7 @@ export function OilBlend({
           shown={`${printNumber(neutralPct)} %`}
           read={readWithin("The neutral oil", "%", 0, 100)}
           onRead={setNeutralPct}
-          inputClassName="w-20"
+          width="w-20"
         />
         <p className="pb-1.5">
           <strong>{printMass(g(blend.neutralG))}</strong> neutral,{" "}

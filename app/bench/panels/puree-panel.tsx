@@ -59,7 +59,7 @@ export function PureePanel({ formula, kitchen, walked }: PanelProps) {
       shown={weighed[key] === undefined ? "" : printMass(g(weighed[key]))}
       read={readMass("The weight", "kg")}
       onRead={massG => setWeighed({ ...weighed, [key]: massG })}
-      inputClassName="w-24"
+      width="w-24"
     />
   );
   // The larder's own trim stands on the line already: the sheet must not say another.
@@ -86,7 +86,7 @@ export function PureePanel({ formula, kitchen, walked }: PanelProps) {
           shown={`${printNumber(grossG / 1000, 2)} kg`}
           read={readMass("As bought", "kg")}
           onRead={setGross}
-          inputClassName="w-28"
+          width="w-28"
         />
         <Choice
           label="through"
@@ -105,7 +105,7 @@ export function PureePanel({ formula, kitchen, walked }: PanelProps) {
           shown={`${printNumber(butterPct)} %`}
           read={readWithin("The butter", "%", 0, 30)}
           onRead={setButter}
-          inputClassName="w-20"
+          width="w-20"
         />
         {weigh("cookedG", "cooked, weighed")}
         {weigh("sievedG", "sieved, weighed")}

@@ -21,7 +21,7 @@ export function SaltyGlaze() {
       shown={printMass(g(glaze[key]))}
       read={readMass("It")}
       onRead={massG => setGlaze({ ...glaze, [key]: massG })}
-      inputClassName="w-20"
+      width="w-20"
     />
   );
   return (
@@ -34,7 +34,7 @@ export function SaltyGlaze() {
           shown={`${printNumber(glaze.saltPct, 1)} %`}
           read={readWithin("Its salt", "%", 0, 100)}
           onRead={saltPct => setGlaze({ ...glaze, saltPct })}
-          inputClassName="w-20"
+          width="w-20"
         />
         {mass("and unsalted", "restG")}
         {mass("down to", "endG")}

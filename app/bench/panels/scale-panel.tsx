@@ -85,7 +85,7 @@ export function ScalePanel({ formula, kitchen, walked, burnerId }: PanelProps & 
             shown={printKilograms(g(massG))}
             read={readMass("The base", "kg")}
             onRead={setMassG}
-            inputClassName="w-28"
+            width="w-28"
           />
         )}
         {by === "finished" && (
@@ -94,7 +94,7 @@ export function ScalePanel({ formula, kitchen, walked, burnerId }: PanelProps & 
             shown={printKilograms(g(finishedG))}
             read={readMass("The yield", "kg")}
             onRead={setFinishedG}
-            inputClassName="w-28"
+            width="w-28"
           />
         )}
         {by === "litres" && (
@@ -103,7 +103,7 @@ export function ScalePanel({ formula, kitchen, walked, burnerId }: PanelProps & 
             shown={`${litres} l`}
             read={readWithin("Litres", "l", 0.05, 1000)}
             onRead={setLitres}
-            inputClassName="w-24"
+            width="w-24"
           />
         )}
         {by === "covers" && (
@@ -113,21 +113,21 @@ export function ScalePanel({ formula, kitchen, walked, burnerId }: PanelProps & 
               shown={`${covers}`}
               read={readWithin("Covers", "", 1, 5000)}
               onRead={setCovers}
-              inputClassName="w-20"
+              width="w-20"
             />
             <TypedField
               label="Portion"
               shown={`${portionG} g`}
               read={readMass("The portion")}
               onRead={setPortionG}
-              inputClassName="w-22"
+              width="w-22"
             />
             <TypedField
               label="Over"
               shown={`${overagePct} %`}
               read={readWithin("Overage", "%", 0, 100)}
               onRead={setOveragePct}
-              inputClassName="w-20"
+              width="w-20"
             />
           </>
         )}
@@ -138,7 +138,7 @@ export function ScalePanel({ formula, kitchen, walked, burnerId }: PanelProps & 
               shown={printKilograms(g(haveG))}
               read={readMass("What you have", "kg")}
               onRead={setHaveG}
-              inputClassName="w-28"
+              width="w-28"
             />
             <label className="text-xs text-faded">
               of

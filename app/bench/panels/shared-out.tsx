@@ -25,7 +25,7 @@ export function SharedOut() {
           shown={printMass(g(baseG))}
           read={readMass("The base")}
           onRead={setBase}
-          inputClassName="w-20"
+          width="w-20"
         />
         {draws.map(draw => (
           <TypedField
@@ -34,7 +34,7 @@ export function SharedOut() {
             shown={printMass(g(draw.wantG))}
             read={readWithin("The draw", "g", 0, 1_000_000)}
             onRead={wantG => setDraws(draws.map(d => (d.id === draw.id ? { ...d, wantG } : d)))}
-            inputClassName="w-20"
+            width="w-20"
           />
         ))}
       </div>

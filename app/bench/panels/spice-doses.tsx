@@ -26,7 +26,7 @@ export function SpiceDoses({ walked }: { walked: Walk }) {
             shown={printNumber(times, 1)}
             read={readWithin("Times the recipe", "×", 0.05, 500)}
             onRead={setTimes}
-            inputClassName="w-20"
+            width="w-20"
           />
           <table className="mt-1 w-full">
             <tbody className="divide-y divide-rule">

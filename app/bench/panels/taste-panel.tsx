@@ -62,14 +62,14 @@ export function TastePanel({ formula, kitchen, walked }: PanelProps) {
               shown={garnish.massG > 0 ? printMass(g(garnish.massG)) : "none"}
               read={readMass("The garnish")}
               onRead={m => setGarnish({ ...garnish, massG: m })}
-              inputClassName="w-24"
+              width="w-24"
             />
             <TypedField
               label="its salt"
               shown={`${printNumber(garnish.saltPct, 1)} %`}
               read={readWithin("Its salt", "%", 0, 100)}
               onRead={saltPct => setGarnish({ ...garnish, saltPct })}
-              inputClassName="w-20"
+              width="w-20"
             />
           </div>
           <p className="mt-1">
@@ -101,14 +101,14 @@ export function TastePanel({ formula, kitchen, walked }: PanelProps) {
               shown={printMass(g(addIn.massG))}
               read={readMass("The addition")}
               onRead={m => setAddIn({ ...addIn, massG: m })}
-              inputClassName="w-24"
+              width="w-24"
             />
             <TypedField
               label="its salt"
               shown={`${printNumber(addIn.saltPct, 1)} %`}
               read={readWithin("Its salt", "%", 0, 100)}
               onRead={saltPct => setAddIn({ ...addIn, saltPct })}
-              inputClassName="w-20"
+              width="w-20"
             />
           </div>
           <p className="mt-1">
