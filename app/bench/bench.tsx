@@ -181,7 +181,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
                 onThreads={setThreads}
               />
             </WeighedContext>
-            <section aria-label="Trace" className="px-4 pt-4 pb-8 sm:px-6">
+            <section aria-label="Trace" className="skipped-out-of-view px-4 pt-4 pb-8 [contain-intrinsic-block-size:auto_17rem] sm:px-6">
               <div role="group" aria-label="Quantity of the trace" className="flex gap-4 text-sm">
                 {threads.map(name => (
                   <button
@@ -221,7 +221,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
 }
 
 /** The chart is drawn again so long after the page around it, ms. */
-const CHART_PAUSE_MS = 150;
+const CHART_PAUSE_MS = 400;
 
 const withUnit = (text: string, unit: string) => (text ? `${text} ${unit}`.trim() : "");
 const nextFace = (face: Face): Face => FACES[(FACES.indexOf(face) + 1) % FACES.length] ?? "grams";

@@ -55,7 +55,8 @@ export function StepLine({
   const { document, edit } = formula;
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
   // Rows nobody can see follow when the typing pauses.
-  const settled = useSettled(document, OUT_OF_VIEW_PAUSE_MS);
+  const here = useMemo(() => ({ document, intervals }), [document, intervals]);
+  const settled = useSettled(here, OUT_OF_VIEW_PAUSE_MS);
   const order = document.steps.map(step => step.id).join(" ");
   const list = useRef<HTMLOListElement>(null);
   const inView = useRowsInView(list, order);
@@ -64,9 +65,9 @@ export function StepLine({
     formula,
     lineOf,
     kitchen,
-    settled: (id, index) => (settled.steps[index]?.id === id ? settled : document),
+    here,
+    settled: (id, index) => (settled.document.steps[index]?.id === id ? settled : here),
     isInView: id => !inView || inView.has(id) || selected === id,
-    intervals,
     threads,
     face,
     selected,
@@ -151,16 +152,21 @@ export function StepLine({
 const BY_POINTER = { activationConstraint: { distance: 6 } };
 const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates };
 
+interface DrawnFrom {
+  readonly document: FormulaDocument;
+  readonly intervals: readonly StepIntervals[];
+}
+
 /** What the rows are drawn from; each picks its own. */
 interface LineOfRows {
   readonly formula: Formula;
   readonly lineOf: (document: FormulaDocument) => LineNow;
   /** The kitchen of the page: the same while somebody types. */
   readonly kitchen: Kitchen;
-  /** The document a row out of view is drawn from. */
-  readonly settled: (id: string, index: number) => FormulaDocument;
+  readonly here: DrawnFrom;
+  /** What a row out of view is drawn from. */
+  readonly settled: (id: string, index: number) => DrawnFrom;
   readonly isInView: (id: string) => boolean;
-  readonly intervals: readonly StepIntervals[];
   readonly threads: readonly FigureId[];
   readonly face: Face;
   readonly selected: string | null;
@@ -179,7 +185,8 @@ const NEVER = () => () => undefined;
 function RowOfThis({ id, index, line }: { id: string; index: number; line: LineOfRows }) {
   const { formula, threads } = line;
   const inView = line.isInView(id);
-  const drawn = () => line.settled(id, index);
+  const { document: settled, intervals } = inView ? line.here : line.settled(id, index);
+  const drawn = () => settled;
   const document = useSyncExternalStore(
     inView ? formula.onTyped : NEVER,
     inView ? formula.typed : drawn,
@@ -189,7 +196,8 @@ function RowOfThis({ id, index, line }: { id: string; index: number; line: LineO
   const open = line.selected === id;
   const { edit, typed } = formula;
   const editing = useMemo(() => ({ document, edit, typed }), [document, edit, typed]);
-  const scale = threads.map(now.largest);
+  // The shape of the threads follows with the page; the figures beside them are there at once.
+  const shares = sharesOf(line.lineOf(settled), index, threads);
   const step = document.steps[index];
   // While a step is put in, moved or taken out, a row may be a moment ahead of its frame.
   if (step?.id !== id) return null;
@@ -198,9 +206,9 @@ function RowOfThis({ id, index, line }: { id: string; index: number; line: LineO
       step={step}
       index={index}
       {...now.row(index)}
-      interval={line.intervals[index]}
+      interval={intervals[index]}
       threads={threads}
-      scale={scale}
+      shares={shares}
       face={line.face}
       finishedMl={line.face === "per litre" ? now.walked.finishedMl : 0}
       open={open}
@@ -208,6 +216,14 @@ function RowOfThis({ id, index, line }: { id: string; index: number; line: LineO
       formula={editing}
       kitchen={line.kitchen}
     />
+  );
+}
+
+/** Before and after a row, each thread's amount as a share of the largest along the line. */
+function sharesOf(now: LineNow, index: number, threads: readonly FigureId[]): number[] {
+  const { before, state } = now.row(index);
+  return threads.flatMap(id =>
+    [before, state].map(at => (at ? (FIGURES[id].of(at) ?? 0) / now.largest(id) : 0)),
   );
 }
 
@@ -219,5 +235,5 @@ function alongTheLine(event: KeyboardEvent<HTMLOListElement>) {
   event.preventDefault();
 }
 
-/** Rows out of view are drawn again so long after the page around them, ms. */
-const OUT_OF_VIEW_PAUSE_MS = 100;
+/** Rows out of view are drawn again so long after the page around them, ms; one that comes into view, at once. */
+const OUT_OF_VIEW_PAUSE_MS = 1500;

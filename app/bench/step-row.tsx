@@ -26,13 +26,13 @@ export interface StepRowProps {
   index: number;
   state: StateAfterStep | undefined;
   before: StateAfterStep | undefined;
+  /** How thick each thread is before and after the row, as a share of the thickest along the line. */
+  shares: readonly number[];
   interval: StepIntervals | undefined;
   problems: readonly Problem[];
   /** What the whole line says of this step. */
   doubts: readonly Warning[];
   threads: readonly FigureId[];
-  /** What the thickest thread of each figure stands for. */
-  scale: readonly number[];
   face: Face;
   finishedMl: number;
   open: boolean;
@@ -50,7 +50,7 @@ const looksTheSame = (before: StepRowProps, after: StepRowProps): boolean =>
   (Object.keys(after) as (keyof StepRowProps)[]).every(
     key =>
       before[key] === after[key] ||
-      (key === "scale" && after.scale.every((most, i) => most === before.scale[i])) ||
+      (key === "shares" && after.shares.every((share, i) => share === before.shares[i])) ||
       (WHEN_OPEN.has(key) && !before.open && !after.open && after.step.kind !== "simmer"),
   );
 
@@ -63,7 +63,7 @@ export const StepRow = memo(function StepRow({
   problems,
   doubts,
   threads,
-  scale,
+  shares,
   face,
   finishedMl,
   open,
@@ -137,8 +137,8 @@ export const StepRow = memo(function StepRow({
             <Thread
               key={id}
               className="hidden py-2.5 lg:row-span-2 lg:block"
-              from={before ? (FIGURES[id].of(before) ?? 0) / (scale[i] ?? 1) : 0}
-              to={(FIGURES[id].of(state) ?? 0) / (scale[i] ?? 1)}
+              from={shares[2 * i] ?? 0}
+              to={shares[2 * i + 1] ?? 0}
               colour={THREAD_COLOUR[id]}
             >
               {hasMoved(id, state, before) && (

@@ -7,7 +7,8 @@ const FAR = "40%";
 
 /**
  * Ids of the rows of a list that can be seen; `null` until it is known, when all of them count. Rows carry their id as
- * `data-row`; those that are far are marked `data-far`, without drawing anything again.
+ * `data-row`; those that are far are marked `data-far`, and the list `data-typing` while somebody types in it, both
+ * without drawing anything again.
  * @param order changes when the rows do
  */
 export function useRowsInView(
@@ -16,7 +17,8 @@ export function useRowsInView(
 ): ReadonlySet<string> | null {
   const [seen, setSeen] = useState<ReadonlySet<string> | null>(null);
   useEffect(() => {
-    if (!list.current) return;
+    const rows = list.current;
+    if (!rows) return;
     const watcher = new IntersectionObserver(
       entries =>
         setSeen(before => {
@@ -36,13 +38,20 @@ export function useRowsInView(
       },
       { rootMargin: FAR },
     );
-    for (const row of list.current.querySelectorAll("[data-row]")) {
+    for (const row of rows.querySelectorAll("[data-row]")) {
       watcher.observe(row);
       far.observe(row);
     }
+    const entered = ({ target }: FocusEvent) =>
+      rows.toggleAttribute("data-typing", target instanceof HTMLInputElement);
+    const left = () => rows.toggleAttribute("data-typing", false);
+    rows.addEventListener("focusin", entered);
+    rows.addEventListener("focusout", left);
     return () => {
       watcher.disconnect();
       far.disconnect();
+      rows.removeEventListener("focusin", entered);
+      rows.removeEventListener("focusout", left);
     };
   }, [list, order]);
   return seen;

@@ -11,7 +11,7 @@ import {
   useRef,
   useState,
 } from "react";
-import { tinykeys } from "tinykeys";
+import { createKeybindingsHandler } from "tinykeys";
 
 /** Something a screen can do: in the palette, by its key, and on the page of keys. */
 export interface ScreenCommand {
@@ -111,7 +111,13 @@ export function CommandProvider({ children }: { children: ReactNode }) {
           event.preventDefault();
           command.run?.();
         };
-    return tinykeys(window, bindings);
+    const press = createKeybindingsHandler(bindings);
+    // A letter typed into a field is nobody's command: not looked up at all, for it has a line to draw.
+    const keydown = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || !typing(event)) press(event);
+    };
+    window.addEventListener("keydown", keydown);
+    return () => window.removeEventListener("keydown", keydown);
   }, [commands]);
 
   return (

@@ -1,13 +1,11 @@
 import clsx from "clsx";
-import type { ReactNode } from "react";
+import { type ReactNode, memo } from "react";
 
 /** Widest a thread gets, px. */
 const WIDEST = 18;
 const THINNEST = 1.5;
 
-/** To a tenth of a pixel, so that what nobody sees is not drawn anew. */
-const widthOf = (share: number) =>
-  share <= 0 ? 0 : Math.round(10 * (THINNEST + (WIDEST - THINNEST) * Math.min(1, share))) / 10;
+const widthOf = (share: number) => (share <= 0 ? 0 : THINNEST + (WIDEST - THINNEST) * Math.min(1, share));
 
 export interface ThreadProps {
   /** Amount before and after the row, as a share of the largest along the line; `null` where there is none. */
@@ -21,23 +19,29 @@ export interface ThreadProps {
 
 /** One row of a thread: an unbroken line down the page whose thickness is the amount. Neighbouring rows meet edge to edge. */
 export function Thread({ from, to, colour, children, className }: ThreadProps) {
+  return (
+    <div className={clsx("relative", className)}>
+      <Shape from={from} to={to} colour={colour} />
+      <div className="pl-6 leading-5">{children}</div>
+    </div>
+  );
+}
+
+const Shape = memo(function Shape({ from, to, colour }: Pick<ThreadProps, "from" | "to" | "colour">) {
   const top = widthOf(from ?? 0) / 2;
   const bottom = widthOf(to ?? 0) / 2;
   const c = WIDEST / 2;
   // The amount changes in the upper part of the row, beside the figure.
   const shape = `M${c - top},0 C${c - top},26 ${c - bottom},14 ${c - bottom},40 L${c - bottom},100 L${c + bottom},100 L${c + bottom},40 C${c + bottom},14 ${c + top},26 ${c + top},0Z`;
   return (
-    <div className={clsx("relative", className)}>
-      <svg
-        aria-hidden="true"
-        className="absolute inset-y-0 left-0 h-full overflow-visible"
-        width={WIDEST}
-        viewBox={`0 0 ${WIDEST} 100`}
-        preserveAspectRatio="none"
-      >
-        <path d={shape} fill={colour} />
-      </svg>
-      <div className="pl-6 leading-5">{children}</div>
-    </div>
+    <svg
+      aria-hidden="true"
+      className="absolute inset-y-0 left-0 h-full overflow-visible"
+      width={WIDEST}
+      viewBox={`0 0 ${WIDEST} 100`}
+      preserveAspectRatio="none"
+    >
+      <path d={shape} fill={colour} />
+    </svg>
   );
-}
+});
