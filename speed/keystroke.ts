@@ -12,6 +12,8 @@ const KEYS = 80;
 const WARMING = 20;
 /** How far apart the keys are that the line is measured with, ms: typed on, and one at a time. */
 const PACES = [150, 500];
+/** A key is held down so long, as a finger holds it, ms. */
+const HELD = 60;
 const GOAL_MS = 50;
 /** Events shorter than this are not reported by the browser; they count as this long. */
 const SHORTEST_MS = 16;
@@ -34,8 +36,8 @@ async function keystrokes(target: Page, keys: readonly string[]): Promise<number
     }).observe({ type: "event", durationThreshold: 16 } as PerformanceObserverInit);
   });
   for (const key of keys) {
-    await target.keyboard.press(key);
-    await target.waitForTimeout(120);
+    await target.keyboard.press(key, { delay: HELD });
+    await target.waitForTimeout(120 - HELD);
   }
   const seen = await target.evaluate(
     () => (window as unknown as { seen: { name: string; interactionId: number; duration: number }[] }).seen,
@@ -85,8 +87,8 @@ async function untilTheLine(target: Page, keys: readonly string[], apartMs: numb
   let start = 0;
   for (const [i, key] of keys.entries()) {
     if (i === WARMING) start = (await timesSince(0)).length;
-    await target.keyboard.press(key);
-    await target.waitForTimeout(apartMs);
+    await target.keyboard.press(key, { delay: HELD });
+    await target.waitForTimeout(apartMs - HELD);
   }
   return (await timesSince(start)).sort((a, b) => a - b);
 }

@@ -181,7 +181,10 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
                 onThreads={setThreads}
               />
             </WeighedContext>
-            <section aria-label="Trace" className="skipped-out-of-view px-4 pt-4 pb-8 [contain-intrinsic-block-size:auto_17rem] sm:px-6">
+            <section
+              aria-label="Trace"
+              className="skipped-out-of-view px-4 pt-4 pb-8 [contain-intrinsic-block-size:auto_17rem] sm:px-6"
+            >
               <div role="group" aria-label="Quantity of the trace" className="flex gap-4 text-sm">
                 {threads.map(name => (
                   <button

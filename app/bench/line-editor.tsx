@@ -134,8 +134,11 @@ const LineRow = memo(function LineRow({
   ].join(" · ");
   const long = readBack.length > ONE_LINE;
   return (
-    <li className="grid grid-cols-[minmax(5rem,1.4fr)_minmax(5rem,1fr)_auto_auto] items-start gap-x-2 gap-y-1 @min-[31rem]:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_auto] @min-[31rem]:gap-x-3">
-      <IngredientField of={line.of} kitchen={kitchen} onRead={setOf} />
+    <li className="grid grid-cols-[minmax(5rem,1fr)_auto_auto] items-start gap-x-2 gap-y-1 @min-[22rem]:grid-cols-[minmax(5rem,1.4fr)_minmax(5rem,1fr)_auto_auto] @min-[31rem]:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_auto] @min-[31rem]:gap-x-3">
+      {/* On a phone the name has a row of its own. */}
+      <div className="col-span-full @min-[22rem]:col-span-1">
+        <IngredientField of={line.of} kitchen={kitchen} onRead={setOf} />
+      </div>
       <TypedField
         hideLabel
         label={`Amount of ${ingredient?.name ?? "this ingredient"}`}

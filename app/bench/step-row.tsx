@@ -136,7 +136,7 @@ export const StepRow = memo(function StepRow({
           {threads.map((id, i) => (
             <Thread
               key={id}
-              className="hidden py-2.5 lg:row-span-2 lg:block"
+              className="hidden lg:row-span-2 lg:grid"
               from={shares[2 * i] ?? 0}
               to={shares[2 * i + 1] ?? 0}
               colour={THREAD_COLOUR[id]}
@@ -259,7 +259,7 @@ function Amounts({
   return (
     <dl className="text-sm leading-5">
       {state.lines.map(line => (
-        <div key={line.lineId} className="flex items-baseline justify-between gap-2">
+        <div key={line.lineId} className="flex items-start justify-between gap-2">
           <dt className="min-w-0">
             {line.name}
             {line.purchasedG - line.massG > 0.5 && (
@@ -286,7 +286,7 @@ function Amounts({
         </div>
       ))}
       {state.computed.map(computed => (
-        <div key={computed.what} className="flex items-baseline justify-between gap-2 text-faded">
+        <div key={computed.what} className="flex items-start justify-between gap-2 text-faded">
           <dt className="min-w-0">
             {computed.what}{" "}
             <span className="text-xs whitespace-nowrap">{gramsBand(interval?.computedG[computed.what])}</span>

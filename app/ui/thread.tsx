@@ -20,9 +20,9 @@ export interface ThreadProps {
 /** One row of a thread: an unbroken line down the page whose thickness is the amount. Neighbouring rows meet edge to edge. */
 export function Thread({ from, to, colour, children, className }: ThreadProps) {
   return (
-    <div className={clsx("relative", className)}>
+    <div className={clsx("grid-cols-[18px_minmax(0,1fr)] gap-x-1.5", className)}>
       <Shape from={from} to={to} colour={colour} />
-      <div className="pl-6 leading-5">{children}</div>
+      <div className="py-2.5 leading-5">{children}</div>
     </div>
   );
 }
@@ -36,7 +36,7 @@ const Shape = memo(function Shape({ from, to, colour }: Pick<ThreadProps, "from"
   return (
     <svg
       aria-hidden="true"
-      className="absolute inset-y-0 left-0 h-full overflow-visible"
+      className="h-0 min-h-full overflow-visible"
       width={WIDEST}
       viewBox={`0 0 ${WIDEST} 100`}
       preserveAspectRatio="none"

@@ -89,7 +89,7 @@ export function TypedField<T>({
           id={`${id}-note`}
           role={problem ? "alert" : undefined}
           className={clsx(
-            "mt-1 max-w-72 text-xs",
+            "mt-1 w-max max-w-60 text-xs",
             problem ? "text-beet" : warning ? "text-saffron-ink" : "text-faded",
           )}
         >
