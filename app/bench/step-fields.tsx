@@ -141,7 +141,7 @@ export const StepFieldInput = memo(function StepFieldInput({
             id={id}
             value={typeof value === "string" ? value : ""}
             onChange={event => set(event.currentTarget.value || undefined)}
-            className="mt-0.5 rounded-md border border-rule bg-enamel px-2 py-1.5"
+            className="h-8.5 rounded-md border border-rule bg-enamel px-2"
           >
             {choices.map(([key, words]) => (
               <option key={key} value={key}>

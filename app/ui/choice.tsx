@@ -16,7 +16,7 @@ export function Choice<T extends string>({
       <select
         value={value}
         onChange={e => onPick(e.currentTarget.value as T)}
-        className="block rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink"
+        className="block h-8.5 rounded-md border border-rule bg-enamel px-2 text-base text-ink"
       >
         {options.map(([key, words]) => (
           <option key={key} value={key}>

@@ -92,7 +92,7 @@ export function AimPanel({ formula, kitchen, walked, burnerId }: PanelProps & { 
                         : words.start;
                 setTarget({ what, value: start, tolerance: words.tolerance });
               }}
-              className="mt-0.5 block rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink"
+              className="block h-8.5 rounded-md border border-rule bg-enamel px-2 text-base text-ink"
             >
               <option value="">choose …</option>
               {missing.map(what => (
@@ -111,7 +111,7 @@ export function AimPanel({ formula, kitchen, walked, burnerId }: PanelProps & { 
               const servedAs = event.currentTarget.value as (typeof SERVED_AS)[number];
               edit(d => ({ ...d, servedAs }));
             }}
-            className="mt-0.5 block rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink"
+            className="block h-8.5 rounded-md border border-rule bg-enamel px-2 text-base text-ink"
           >
             {SERVED_AS.map(id => (
               <option key={id} value={id}>

@@ -65,7 +65,7 @@ export function ScalePanel({ formula, kitchen, walked, burnerId }: PanelProps & 
         if (!found.ok) setProblem(found.problems[0]?.message ?? "That cannot be reached.");
       });
   };
-  const select = "mt-0.5 block rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink";
+  const select = "block h-8.5 rounded-md border border-rule bg-enamel px-2 text-base text-ink";
   return (
     <div>
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
