@@ -50,6 +50,14 @@ describe("what the rows are drawn from", () => {
     expect(lineOf(stock).row(1).state).toBe(now.row(1).state);
     expect(now.walked).toBe(now.walked);
   });
+  test("what is still looked at is kept, however many keys are typed over it", () => {
+    const lineOf = reader();
+    const page = lineOf(stock);
+    for (let key = 0; key < 12; key++) {
+      lineOf({ ...stock, notes: `key ${key}` });
+      expect(lineOf(stock)).toBe(page);
+    }
+  });
   test("rows above an edit stay the same objects: they need not be drawn again", () => {
     const lineOf = reader();
     const before = lineOf(stock);

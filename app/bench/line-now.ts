@@ -52,7 +52,11 @@ export function lineReader(
   let whole: WholeLine | null = null;
   return document => {
     const before = known.find(now => now.document === document);
-    if (before) return before;
+    if (before) {
+      // What is still looked at outlives what was typed over.
+      known = [before, ...known.filter(now => now !== before)];
+      return before;
+    }
     const kitchen = { ...opened, data: withFormula(kitchenData, formulaId, document) };
     const walking = beginWalk(document, kitchen, { trace: true, cache });
     let mine: WholeLine | null = null;

@@ -75,6 +75,26 @@ describe("what is typed on the Bench", () => {
     });
     expect(bench(stored()).formula().document.name).toBe("Jus gras");
   });
+  test("in a field is on this device right after the frame that shows it", async () => {
+    const { formula, leave } = bench(stored());
+    typing(formula, "J", "name");
+    typing(formula, "Ju", "name");
+    await act(() => vi.advanceTimersByTimeAsync(60));
+    expect(draft()).toMatchObject({ rowVersion: 3, document: { name: "Ju" } });
+    leave();
+    expect(bench(stored()).formula().document.name).toBe("Ju");
+  });
+  test.each([
+    ["the page is left", (leave: () => void) => leave()],
+    ["the tab is closed", () => window.dispatchEvent(new Event("pagehide"))],
+    ["the tablet goes dark", () => document.dispatchEvent(new Event("visibilitychange"))],
+  ])("in a field is on this device at once when %s", (_, go) => {
+    const { formula, leave } = bench(stored());
+    typing(formula, "Jus", "name");
+    expect(draft()).toBeNull();
+    act(() => void go(leave));
+    expect(draft()).toMatchObject({ rowVersion: 3, document: { name: "Jus" } });
+  });
   test("is saved when the typing pauses, and needs no draft then", async () => {
     const { formula, asked } = bench(stored(), () => saved());
     typing(formula, "Jus gras");

@@ -29,6 +29,20 @@ describe("a typed field", () => {
     expect(input.getAttribute("aria-invalid")).toBe("true");
     expect(onRead).toHaveBeenLastCalledWith(8600);
   });
+  test("is described by what stands elsewhere, until there is a refusal to read", async () => {
+    render(
+      <>
+        <TypedField label="Oil" shown="1 kg" read={readMass("Oil")} onRead={vi.fn()} describedBy="beside" />
+        <p id="beside">a third of the sauce</p>
+      </>,
+    );
+    const oil = screen.getByLabelText("Oil");
+    const described = () => document.getElementById(oil.getAttribute("aria-describedby") ?? "")?.textContent;
+    expect(described()).toBe("a third of the sauce");
+    await userEvent.clear(oil);
+    await userEvent.type(oil, "plenty");
+    expect(described()).toContain("✕");
+  });
   test("shows the value again once it is left in order", async () => {
     const { input } = field();
     await userEvent.clear(input);
