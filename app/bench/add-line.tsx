@@ -1,4 +1,4 @@
-import { memo, useState } from "react";
+import { memo, useId, useState } from "react";
 import { ulid } from "ulid";
 import { type Kitchen, addLine, parseLine, relationInWords, namesIn } from "~/core/formula";
 import type { Editing } from "./use-formula";
@@ -17,6 +17,7 @@ export const AddLine = memo(function AddLine({
   inGroup: string | undefined;
   kitchen: Kitchen;
 }) {
+  const id = useId();
   const [text, setText] = useState("");
   const read = text.trim()
     ? parseLine(text, {
@@ -40,27 +41,28 @@ export const AddLine = memo(function AddLine({
         setText("");
       }}
     >
-      <label className="block text-xs text-faded">
+      <label htmlFor={id} className="block text-xs text-faded">
         Add a line, as you would say it
-        <span className="mt-0.5 flex gap-2">
-          <input
-            value={text}
-            onChange={event => setText(event.currentTarget.value)}
-            list={text.trim().length > 1 ? NAMES_LIST : undefined}
-            autoComplete="off"
-            placeholder="2 parts onion · 60 g/l butter · to 0.8 % salt"
-            aria-invalid={read && !read.ok ? true : undefined}
-            className="w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
-          />
-          <button
-            type="submit"
-            disabled={!read?.ok}
-            className="rounded-md border border-ink bg-enamel px-3 font-semibold whitespace-nowrap text-ink disabled:border-rule disabled:text-faded"
-          >
-            Put in
-          </button>
-        </span>
       </label>
+      <div className="mt-0.5 flex gap-2">
+        <input
+          id={id}
+          value={text}
+          onChange={event => setText(event.currentTarget.value)}
+          list={text.trim().length > 1 ? NAMES_LIST : undefined}
+          autoComplete="off"
+          placeholder="2 parts onion · 60 g/l butter · to 0.8 % salt"
+          aria-invalid={read && !read.ok ? true : undefined}
+          className="w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
+        />
+        <button
+          type="submit"
+          disabled={!read?.ok}
+          className="rounded-md border border-ink bg-enamel px-3 text-xs font-semibold whitespace-nowrap text-ink disabled:border-rule disabled:text-faded"
+        >
+          Put in
+        </button>
+      </div>
       {read && (
         <p role="status" className={`mt-1 text-xs ${read.ok ? "text-faded" : "text-beet"}`}>
           {read.ok

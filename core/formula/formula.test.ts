@@ -178,6 +178,18 @@ describe("typing an amount", () => {
     expect(cup.relation.kind === "fixed" && cup.relation.massG).toBeCloseTo(234.2, 1);
     expect(read("1 cup")).toMatchObject({ ok: false, problems: [{ code: "WRONG_UNIT" }] });
   });
+  test("half of a line is of that line; half a cup is an amount of its own; half of nothing here is refused", () => {
+    const onion = stock.steps.flatMap(s => s.lines).find(l => "larder" in l.of && l.of.larder === "onion");
+    expect(valueOf(read("half the onion")).relation).toEqual({
+      kind: "equal-to",
+      line: onion?.id,
+      factor: 0.5,
+    });
+    const cup = valueOf(read("half a cup", 1));
+    expect(cup.relation.kind === "fixed" && cup.relation.massG).toBeCloseTo(118.29, 2);
+    expect(cup.typed).toBe("half a cup");
+    expect(read("half the saffron")).toMatchObject({ ok: false, problems: [{ code: "UNKNOWN_ID" }] });
+  });
   test("what opens in the field is read back as the same", () => {
     for (const relation of [
       share(12),

@@ -75,7 +75,8 @@ const readReach: Reader = (typed, { field }) => {
   return ok({ relation: { kind: "to-reach", what, value: number.value.value } });
 };
 
-const readEqual: Reader = (typed, { document, larder, field }) => {
+const readEqual: Reader = (typed, context) => {
+  const { document, larder, field } = context;
   const equal = /^(?:(?:the\s+)?(?:same|as much)\s+as|equal\s+to|=)\s*(?:the\s+)?(.+)$/i.exec(typed);
   const times = /^(half|twice|double|a third of|[\d.,½⅓¼]+\s*(?:×|x|times))\s*(?:the\s+)?([a-z].+)$/i.exec(
     typed,
@@ -93,13 +94,17 @@ const readEqual: Reader = (typed, { document, larder, field }) => {
   const line = linesOf(document).find(
     l => ("larder" in l.of && l.of.larder === wanted) || l.id === name.trim(),
   );
-  if (!line)
+  if (!line) {
+    // "half the soy" is of a line; "half a litre" is an amount of its own.
+    const measured = times ? readShareOrMeasure(typed, context) : null;
+    if (measured?.ok) return measured;
     return refuse({
       code: "UNKNOWN_ID",
       field,
       value: typed,
       message: `No line of this formula is “${name.trim()}”. Put it in first, or type grams.`,
     });
+  }
   return ok({ relation: { kind: "equal-to", line: line.id, factor } });
 };
 

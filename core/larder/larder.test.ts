@@ -145,6 +145,10 @@ describe("how cooks measure", () => {
     expect(read("1 cup chopped onion").massG).toBe(160);
     expect(read("3 cloves of garlic").massG).toBe(15);
     expect(read("2 bay leaves").massG).toBeCloseTo(0.4, 9);
+    expect(read("two leeks").massG).toBe(360);
+    expect(read("half a leek").massG).toBe(90);
+    expect(read("three sprigs of thyme").massG).toBe(3);
+    expect(read("two and a half cups chopped onion").massG).toBe(400);
   });
   test("C155 forty swirls: oil 2.5 g each is 100 g, vinegar 1.5 g each is 60 g", () => {
     expect(read("40 swirls", "olive-oil").massG).toBeCloseTo(100, 9);

@@ -7,6 +7,7 @@ import {
   printMass,
   printNumber,
   readNumber,
+  saidNumber,
 } from "../quantity";
 import { type Result, ok, refuse } from "../result";
 import { findIngredient, plainName } from "./find";
@@ -47,7 +48,6 @@ const OF_ANYTHING: Readonly<Record<string, readonly [number, number, number]>> =
 };
 const COMMON = "common practice, no source";
 
-const ARTICLE = /^(?:an?|one)\s+/i;
 /** "31–35 per lb", "31/35 ct", "31–35 shrimp": pieces to the pound (or kilogram). */
 const GRADE =
   /(\d+)\s*[–/-]\s*(\d+)\s*(?:(?:per\s*|\/\s*)(lb|pound|kg)|ct\b|count\b|(?=(?:shrimps?|prawns?|scallops?)\b))/i;
@@ -153,8 +153,8 @@ function ownMeasure(ingredient: Ingredient, unit: string): Measure | undefined {
 }
 
 function counted(text: string): { count: number; rest: string } {
-  const article = ARTICLE.exec(text);
-  if (article) return { count: 1, rest: text.slice(article[0].length).trim() };
+  const said = saidNumber(text);
+  if (said) return { count: said.value, rest: said.rest.trim() };
   const number = readNumber(text, "text");
   return number.ok
     ? { count: number.value.value, rest: number.value.rest.trim() }

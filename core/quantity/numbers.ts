@@ -59,3 +59,37 @@ export function readNumber(text: string, field = "amount"): Result<{ value: numb
     ? ok({ value: sign * value, rest: body.slice(match.length) })
     : notANumber(text, field);
 }
+
+// prettier-ignore
+const COUNTED = ["a", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"];
+
+/** Numbers as they are said, the longer before the shorter. "an" before a vowel is "a". */
+const SAID: readonly (readonly [RegExp, number])[] = [
+  [/^half\s+a\s+dozen\b/i, 6],
+  [/^(?:a|one)\s+dozen\b/i, 12],
+  [/^(?:half|(?:a|one)\s+half\s+of)\s+an?\b/i, 1 / 2],
+  [/^(?:a|one)\s+third\s+of\s+an?\b/i, 1 / 3],
+  [/^two\s+thirds\s+of\s+an?\b/i, 2 / 3],
+  [/^(?:a|one)\s+quarter\s+of\s+an?\b/i, 1 / 4],
+  [/^three\s+quarters\s+of\s+an?\b/i, 3 / 4],
+  ...COUNTED.map(
+    (word, i) => [new RegExp(`^${word}\\s+and\\s+a\\s+half\\b`, "i"), Math.max(1, i) + 1 / 2] as const,
+  ),
+  [/^an\b/i, 1],
+  ...COUNTED.map((word, i) => [new RegExp(`^${word}\\b`, "i"), Math.max(1, i)] as const),
+];
+
+/**
+ * The number at the start of a text that is said in words: "a", "half a", "two and a half", "three quarters of a",
+ * "half a dozen".
+ *
+ * @returns the number and the rest of the text; `null` where there is none
+ */
+export function saidNumber(text: string): { value: number; rest: string } | null {
+  const said = text.trim();
+  for (const [pattern, value] of SAID) {
+    const match = pattern.exec(said);
+    if (match) return { value, rest: said.slice(match[0].length) };
+  }
+  return null;
+}

@@ -1,6 +1,6 @@
 import { type Result, type Warning, ok, refuse } from "../result";
 import { KITCHEN_UNITS, type KitchenUnit, kitchenUnit } from "./kitchen-units";
-import { readNumber } from "./numbers";
+import { readNumber, saidNumber } from "./numbers";
 import { printMass, printVolume } from "./print";
 import { type Density, type Grams, type Millilitres, g, massOf, ml, volumeOf } from "./units";
 
@@ -61,7 +61,9 @@ function readMeasure(text: string, field: string): Result<Measured> {
   const sources = new Set<string>();
   // Each pass eats at least one character; an amount has two or three parts at most.
   while (rest) {
-    const number = readNumber(rest, field);
+    // Words count as a number only before a unit: "a knob" is not one, "a cup" is.
+    const said = saidNumber(rest);
+    const number = said && readUnit(said.rest) ? ok(said) : readNumber(rest, field);
     if (!number.ok) return number;
     const found = readUnit(number.value.rest);
     if (!found) {
@@ -84,9 +86,10 @@ function readMeasure(text: string, field: string): Result<Measured> {
         message: `“${text.trim()}” mixes a weight and a volume. Type one of the two.`,
       });
     dimension = found.unit.dimension;
-    total += number.value.value * found.unit.factor;
+    const half = /^\s*and\s+a\s+half\b/i.exec(found.rest)?.[0] ?? "";
+    total += (number.value.value + (half ? 1 / 2 : 0)) * found.unit.factor;
     sources.add(found.unit.source);
-    rest = found.rest.trim();
+    rest = found.rest.slice(half.length).trim();
   }
   if (!dimension)
     return refuse({ code: "MISSING", field, message: "Type an amount, such as 250 g or 1½ cups." });
@@ -98,7 +101,8 @@ function readMeasure(text: string, field: string): Result<Measured> {
 /**
  * Reads an amount as a cook types it and turns it into grams once.
  *
- * Understands weights and volumes in metric and US units, fractions, compound weights, per cent, and a pair
+ * Understands weights and volumes in metric and US units, fractions, numbers in words ("half a litre", "two cups"),
+ * compound weights, per cent, and a pair
  * "3 cups / 710 g" or "3 cups (710 g)", whose two sides are compared.
  *
  * @param text    what was typed

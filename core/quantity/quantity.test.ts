@@ -20,6 +20,7 @@ import {
   printVolume,
   readNumber,
   s,
+  saidNumber,
 } from ".";
 
 /** Figures are set with special spaces; tests read them plain. */
@@ -67,6 +68,48 @@ describe("what cooks type", () => {
   ])("%s is a volume (NIST Handbook 44, Appendix C)", (text, volume) => {
     const value = read(text);
     expect(value.kind === "volume" && value.volumeMl).toBeCloseTo(volume, 2);
+  });
+
+  test.each([
+    ["a cup", 236.588],
+    ["half a cup", 118.294],
+    ["a half of a cup", 118.294],
+    ["two thirds of a cup", 157.725],
+    ["a third of a cup", 78.863],
+    ["three quarters of a pint", 354.882],
+    ["a quarter of a litre", 250],
+    ["one and a half cups", 354.882],
+    ["a litre and a half", 1500],
+    ["two and a half litres", 2500],
+    ["Twelve tablespoons", 177.441],
+    ["a quart and a half 2 tbsp", 1449.103],
+  ])("%s, said in words, is the same as in figures", (text, volume) => {
+    const value = read(text);
+    expect(value.kind === "volume" && value.volumeMl).toBeCloseTo(volume, 2);
+  });
+  test.each([
+    ["an ounce", 28.35],
+    ["half a pound", 226.796],
+    ["a kilo", 1000],
+    ["three pounds", 1360.777],
+  ])("%s is a weight", (text, mass) => {
+    const value = read(text);
+    expect(value.kind === "mass" && value.massG).toBeCloseTo(mass, 2);
+  });
+  test("numbers are said from one to twelve, and by the dozen", () => {
+    const words = "one two three four five six seven eight nine ten eleven twelve".split(" ");
+    words.forEach((word, i) => {
+      expect(saidNumber(`${word} leeks`)).toEqual({ value: i + 1, rest: " leeks" });
+      expect(saidNumber(`${word} and a half cups`)).toEqual({ value: i + 1.5, rest: " cups" });
+    });
+    expect(saidNumber("a dozen eggs")).toEqual({ value: 12, rest: " eggs" });
+    expect(saidNumber("half a dozen eggs")).toEqual({ value: 6, rest: " eggs" });
+    expect(saidNumber("an egg")).toEqual({ value: 1, rest: " egg" });
+  });
+  test("a word that only begins like a number is none", () => {
+    for (const text of ["almonds", "tent", "onerous", "annatto", "half the soy", "thirteen", ""])
+      expect(saidNumber(text), text).toBeNull();
+    expect(parseAmount("a good deal")).toMatchObject({ ok: false, problems: [{ code: "NOT_UNDERSTOOD" }] });
   });
 
   test("12 % is a share", () => expect(read("12 %")).toMatchObject({ kind: "share", pct: 12 }));

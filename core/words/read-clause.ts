@@ -2,6 +2,7 @@ import { type StepKindName } from "../formula";
 import { type Ingredient, findIngredient, readMeasure } from "../larder";
 import { parseTemperature, readNumber } from "../quantity";
 import type { ReductionTarget } from "../reduction";
+import { inFigures } from "./in-figures";
 
 /** An ingredient found in a clause, with the amount said for it. */
 export interface SaidIngredient {
@@ -68,7 +69,7 @@ export function kindSaid(clause: string): StepKindName | null {
 export function minutesSaid(clause: string): { min: number; range: readonly [number, number] | null } | null {
   const match =
     /(\d+(?:[.,]\d+)?|½|an?|half an?)\s*(?:(?:–|-|to)\s*(\d+(?:[.,]\d+)?)\s*)?(hours?|hrs?|h\b|minutes?|mins?|min\b)(?:\s*(?:and\s*)?(\d+)\s*(?:minutes?|mins?|min\b))?/i.exec(
-      clause,
+      inFigures(clause),
     );
   if (!match) return null;
   const one =
@@ -87,9 +88,10 @@ export function minutesSaid(clause: string): { min: number; range: readonly [num
 
 /** Temperature said in a clause, °C, with the doubt of a pair that does not fit. */
 export function temperatureSaid(clause: string): { c: number; doubt: string | null } | null {
+  const said = inFigures(clause);
   const match =
-    /(\d{2,3}(?:[.,]\d)?)\s*(?:°|degrees?)?\s*([CF])\b(?:\s*\/\s*\d{2,3}\s*°?\s*[CF]\b)?/.exec(clause) ??
-    /(\d{2,3})\s*degrees?\b/i.exec(clause);
+    /(\d{2,3}(?:[.,]\d)?)\s*(?:°|degrees?)?\s*([CF])\b(?:\s*\/\s*\d{2,3}\s*°?\s*[CF]\b)?/.exec(said) ??
+    /(\d{2,3})\s*degrees?\b/i.exec(said);
   if (!match) return null;
   const text = /[CF]\b/.test(match[0]) ? match[0].replace(/degrees?/i, "°") : `${match[1]} °C`;
   const read = parseTemperature(text, "text");
