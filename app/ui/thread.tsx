@@ -4,6 +4,8 @@ import { type ReactNode, memo } from "react";
 /** Widest a thread gets, px. */
 const WIDEST = 18;
 const THINNEST = 1.5;
+/** The thread, and the figure beside it. */
+const COLUMNS = { gridTemplateColumns: `${WIDEST}px minmax(0, 1fr)` };
 
 const widthOf = (share: number) => (share <= 0 ? 0 : THINNEST + (WIDEST - THINNEST) * Math.min(1, share));
 
@@ -20,7 +22,7 @@ export interface ThreadProps {
 /** One row of a thread: an unbroken line down the page whose thickness is the amount. Neighbouring rows meet edge to edge. */
 export function Thread({ from, to, colour, children, className }: ThreadProps) {
   return (
-    <div className={clsx("grid-cols-[18px_minmax(0,1fr)] gap-x-1.5", className)}>
+    <div className={clsx("gap-x-1.5", className)} style={COLUMNS}>
       <Shape from={from} to={to} colour={colour} />
       <div className="py-2.5 leading-5">{children}</div>
     </div>
