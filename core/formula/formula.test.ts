@@ -188,6 +188,7 @@ describe("typing an amount", () => {
     const cup = valueOf(read("half a cup", 1));
     expect(cup.relation.kind === "fixed" && cup.relation.massG).toBeCloseTo(118.29, 2);
     expect(cup.typed).toBe("half a cup");
+    expect(read("half a cup")).toMatchObject({ ok: false, problems: [{ code: "WRONG_UNIT" }] });
     expect(read("half the saffron")).toMatchObject({ ok: false, problems: [{ code: "UNKNOWN_ID" }] });
   });
   test("what opens in the field is read back as the same", () => {

@@ -97,7 +97,7 @@ const readEqual: Reader = (typed, context) => {
   if (!line) {
     // "half the soy" is of a line; "half a litre" is an amount of its own.
     const measured = times ? readShareOrMeasure(typed, context) : null;
-    if (measured?.ok) return measured;
+    if (measured && (measured.ok || /^an?\s/i.test(name))) return measured;
     return refuse({
       code: "UNKNOWN_ID",
       field,
