@@ -166,7 +166,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
           walked={walked}
           burnerId={burnerId}
         />
-        <div className="grid lg:grid-cols-[minmax(0,1fr)_20.5rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
+        <div className="grid xl:grid-cols-[minmax(0,1fr)_22rem]">
           <div className="min-w-0">
             <WeighedContext value={weighed}>
               <StepLine

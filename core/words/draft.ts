@@ -105,8 +105,25 @@ function readPiece(clause: string, larder: readonly Ingredient[], id: () => stri
     else questions.push({ about: "target", ask: "Reduce how far? By half is taken until you say." });
     if (end?.question) questions.push({ about: "target", ask: end.question, answers: byOrTo(end.target) });
   }
-  if (takes) step = { ...step, lines: said.map(one => lineFor(one, kind, id, questions)) };
+  if (takes) {
+    step = { ...step, lines: said.map(one => lineFor(one, kind, id, questions)) };
+    doubts.push(...amountsOfNothing(clause, said));
+  }
   return { id: step.id, text: clause, step, said, questions, doubts };
+}
+
+const AMOUNT_OF =
+  /((?:\d[\d.,/]*|half an?|an?|one|two|three|four|five|six)\s*(?:kg|kilos?|g|grams?|l|lit(?:re|er)s?|dl|cl|ml|cups?|oz|ounces?|lbs?|pounds?))\s+(?:of\s+)?(?!(?:it|them|this|that|the)\b)([a-z][a-z -]+?)(?=[,.;]|\s+(?:at|for|in|with|and|to|until|then|over)\b|$)/gi;
+
+/** Amounts that stand before a name the larder does not know: they would be lost without a word. */
+function amountsOfNothing(clause: string, said: readonly SaidIngredient[]): string[] {
+  return [...clause.matchAll(AMOUNT_OF)].flatMap(([, amount = "", name = ""]) =>
+    said.some(one => one.said && (amount.includes(one.said) || one.said.includes(amount)))
+      ? []
+      : [
+          `${amount} of “${name}”: the larder has nothing called that. Call it by its full name, or enter it there.`,
+        ],
+  );
 }
 
 /** The two readings of a share that was said without by or to. */

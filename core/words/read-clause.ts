@@ -210,11 +210,13 @@ function amountBefore(
         .slice(from, to)
         .join(" ")
         .replace(/\s+of$/i, "");
-      if (!/\d|½|¼|⅓|¾|\b(a|an|one|two|three|four|five|half|some|pinch|knob)\b/i.test(said)) continue;
-      const spelled = said.replace(/\b(one|two|three|four|five|six)\b/gi, w =>
-        String(["one", "two", "three", "four", "five", "six"].indexOf(w.toLowerCase()) + 1),
-      );
-      const read = readMeasure(spelled, larder, ingredient, "text");
+      if (
+        !/\d|½|¼|⅓|¾|\b(a|an|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half|some|pinch|knob)\b/i.test(
+          said,
+        )
+      )
+        continue;
+      const read = readMeasure(said, larder, ingredient, "text");
       if (read.ok && read.value.massG !== null && read.value.massG > 0)
         return {
           ingredient,

@@ -37,6 +37,20 @@ Strain.
 Whisk in cold butter.
 Season with 1 cup salt.`;
 
+describe("C11 an amount of what the larder does not know", () => {
+  const doubts = (text: string) => draftRecipe(text, larder, counter()).pieces.flatMap(p => p.doubts);
+  test.each([
+    ["Roast half a kilo of moonstones at 200 °C for 40 min.", /half a kilo of “moonstones”/],
+    ["Add 500 g moonstones and 2 l water.", /500 g of “moonstones”/],
+  ])("%s is told, not lost", (text, says) => expect(doubts(text).join()).toMatch(says));
+  test.each([
+    "Sweat 120 g finely chopped shallots in 30 g cold unsalted butter.",
+    "Deglaze with half a litre of cider.",
+    "Cover with 4 l cold water.",
+    "Add two cups of water and three sprigs of thyme.",
+  ])("%s is all known", text => expect(doubts(text)).toEqual([]));
+});
+
 describe("C166 a dictated recipe becomes a draft", () => {
   const draft = draftRecipe(DICTATED, larder, counter());
   test("name, steps and kinds are found", () => {
