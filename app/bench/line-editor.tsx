@@ -19,6 +19,9 @@ import { type Ingredient, densityOf } from "~/core/larder";
 import { type Grams, printMass, printUsMeasure, printVolume, volumeOf } from "~/core/quantity";
 import { AddLine } from "./add-line";
 import { IngredientField } from "./ingredient-field";
+import type { LineNow } from "./line-now";
+import { useLive, useLiveRow } from "./live-row";
+import { LiveWords } from "./live-text";
 import { readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
 import type { Editing } from "./use-formula";
@@ -54,9 +57,8 @@ export function LinesEditor({
   kitchen: Kitchen;
   state: StateAfterStep | undefined;
 }) {
-  const { document, edit, typed } = formula;
+  const { edit, typed } = formula;
   const inGroup = step.lines.flatMap(line => (line.amount.kind === "part" ? [line.amount.group] : []))[0];
-  const names = namesIn(document, state);
   return (
     <div className="@container">
       <ul className="space-y-2">
@@ -65,13 +67,10 @@ export function LinesEditor({
             key={line.id}
             line={line}
             shown={relationAsTyped(line.amount, id => state?.sources.get(id)?.name)}
-            words={relationInWords(line.amount, names)}
             ingredient={
               state?.sources.get(line.id) ??
               ("larder" in line.of ? kitchen.ingredientById.get(line.of.larder) : undefined)
             }
-            massG={state?.lines.find(l => l.lineId === line.id)?.massG}
-            baseG={document.base.massG}
             inGroup={inGroup}
             kitchen={kitchen}
             edit={edit}
@@ -99,12 +98,7 @@ type LineRowProps = Pick<Editing, "edit" | "typed"> & {
   line: Line;
   /** The amount as it would be typed. */
   shown: string;
-  /** The amount read back. */
-  words: string;
   ingredient: Ingredient | undefined;
-  /** What it comes to, once the step is reached. */
-  massG: Grams | undefined;
-  baseG: number;
   /** The group whose parts the lines of this step are. */
   inGroup: string | undefined;
   kitchen: Kitchen;
@@ -114,10 +108,7 @@ type LineRowProps = Pick<Editing, "edit" | "typed"> & {
 const LineRow = memo(function LineRow({
   line,
   shown,
-  words,
   ingredient,
-  massG,
-  baseG,
   inGroup,
   kitchen,
   edit,
@@ -125,14 +116,7 @@ const LineRow = memo(function LineRow({
 }: LineRowProps) {
   const { id } = line;
   const setOf = useCallback((of: Line["of"]) => edit(d => updateLine(d, id, { of })), [edit, id]);
-  const density = ingredient && densityOf(ingredient);
-  const volume = massG !== undefined && density ? volumeOf(massG, density) : null;
   const noteId = useId();
-  const readBack = [
-    line.typed ? `${words}, typed as ${line.typed}` : words,
-    ...(volume === null ? [] : [`${printVolume(volume)}, ${printUsMeasure(volume)}`]),
-  ].join(" · ");
-  const long = readBack.length > ONE_LINE;
   return (
     <li className="grid grid-cols-[minmax(5rem,1fr)_auto_auto] items-start gap-x-2 gap-y-1 @min-[22rem]:grid-cols-[minmax(5rem,1.4fr)_minmax(5rem,1fr)_auto_auto] @min-[31rem]:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_auto] @min-[31rem]:gap-x-3">
       {/* On a phone the name has a row of its own. */}
@@ -185,19 +169,8 @@ const LineRow = memo(function LineRow({
       >
         {AWAY}
       </button>
-      <div className="col-span-full">
-        <div className={clsx("stands-alone", long ? "h-8" : "h-4")}>
-          <p className="flex items-baseline gap-3 text-xs leading-4 text-faded">
-            <span id={noteId} title={long ? readBack : undefined} className="line-clamp-2 min-w-0 grow">
-              {readBack}
-            </span>
-            {massG !== undefined && (
-              <span className="text-sm leading-4 font-semibold text-ink">{printMass(massG)}</span>
-            )}
-          </p>
-        </div>
-      </div>
-      <Learned line={line} nowG={massG ?? 0} baseG={baseG} edit={edit} />
+      <ReadBack lineId={id} ingredient={ingredient} noteId={noteId} />
+      <Learned line={line} edit={edit} />
       {line.question && (
         <p className="col-span-full flex items-baseline gap-2 rounded-md bg-saffron-wash px-2 py-1 text-sm text-saffron-ink">
           <span>? {line.question}</span>
@@ -213,3 +186,56 @@ const LineRow = memo(function LineRow({
     </li>
   );
 });
+
+/** What was understood of a line, and what it comes to: it follows every key by itself. */
+function ReadBack({
+  lineId,
+  ingredient,
+  noteId,
+}: {
+  lineId: string;
+  ingredient: Ingredient | undefined;
+  /** What describes the field of the amount. */
+  noteId: string;
+}) {
+  const massOf = ({ row }: LineNow, index: number) =>
+    row(index).state?.lines.find(l => l.lineId === lineId)?.massG;
+  const wordsOf = (now: LineNow, index: number) => {
+    const line = now.document.steps[index]?.lines.find(l => l.id === lineId);
+    if (!line) return "";
+    const understood = relationInWords(line.amount, namesIn(now.document, now.row(index).state));
+    return [
+      line.typed ? `${understood}, typed as ${line.typed}` : understood,
+      ...measuresOf(massOf(now, index), ingredient),
+    ].join(" · ");
+  };
+  // What is long is there whole under the pointer.
+  const [long] = useLive(useLiveRow(), (now, index) => {
+    const all = wordsOf(now, index);
+    return [all.length > ONE_LINE ? all : undefined];
+  });
+  return (
+    <div className="col-span-full">
+      <div className={clsx("stands-alone", long ? "h-8" : "h-4")}>
+        <p className="flex items-baseline gap-3 text-xs leading-4 text-faded">
+          <LiveWords of={wordsOf} id={noteId} title={long} className="line-clamp-2 min-w-0 grow" />
+          <LiveWords
+            of={(now, index) => {
+              const massG = massOf(now, index);
+              return massG === undefined ? "" : printMass(massG);
+            }}
+            className="text-sm leading-4 font-semibold text-ink"
+          />
+        </p>
+      </div>
+    </div>
+  );
+}
+
+/** A mass as measures of volume, where the density is known. */
+function measuresOf(massG: Grams | undefined, ingredient: Ingredient | undefined): string[] {
+  const density = ingredient && densityOf(ingredient);
+  if (massG === undefined || !density) return [];
+  const volume = volumeOf(massG, density);
+  return volume === null ? [] : [`${printVolume(volume)}, ${printUsMeasure(volume)}`];
+}

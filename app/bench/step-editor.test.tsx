@@ -2,7 +2,10 @@ import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, describe, expect, test } from "vitest";
 import { type FormulaDocument, type Step, type StepKindName, blankFormula, insertStep } from "~/core/formula";
 import type { WeighedLine } from "~/core/run";
+import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { AskProvider } from "../ui/ask";
+import { lineReader } from "./line-now";
+import { LiveRowProvider, stillRow } from "./live-row";
 import { onBench, words } from "./panels/testing";
 import { StepEditor } from "./step-editor";
 import { WeighedContext } from "./weighed";
@@ -41,6 +44,7 @@ const stock: FormulaDocument = {
 
 function open(start: FormulaDocument, index: number, weighed: readonly WeighedLine[] = []) {
   const id = start.steps[index]?.id;
+  const lineOf = lineReader(DEMO_KITCHEN, DEMO_KITCHEN.defaultBurnerId, "of-test");
   const bench = onBench(start, ({ formula, kitchen, walked }) => {
     const at = formula.document.steps.findIndex(step => step.id === id);
     const step = formula.document.steps[at];
@@ -48,14 +52,16 @@ function open(start: FormulaDocument, index: number, weighed: readonly WeighedLi
       step && (
         <AskProvider explain={() => null}>
           <WeighedContext value={weighed}>
-            <StepEditor
-              step={step}
-              index={at}
-              formula={formula}
-              kitchen={kitchen}
-              state={walked.states[at]}
-              interval={undefined}
-            />
+            <LiveRowProvider value={stillRow(at, lineOf(formula.document))}>
+              <StepEditor
+                step={step}
+                index={at}
+                formula={formula}
+                kitchen={kitchen}
+                state={walked.states[at]}
+                interval={undefined}
+              />
+            </LiveRowProvider>
           </WeighedContext>
         </AskProvider>
       )

@@ -68,6 +68,8 @@ afterEach(() => {
   vi.useRealTimers();
 });
 
+const described = (id: string | null) => globalThis.document.getElementById(id ?? "");
+
 /** The first step that has a line typed in grams, and that line. */
 const typedInGrams = (document: FormulaDocument) => {
   const at = document.steps.findIndex(s => s.lines.some(l => l.amount.kind === "fixed"));
@@ -127,6 +129,37 @@ describe("the line on the Bench", () => {
     expect(field.getAttribute("aria-invalid")).toBe("true");
     expect(words(bench.row(at).querySelector("dl"))).toContain("500 g");
     expect(bench.formula().canUndo).toBe(false);
+  });
+  test("every figure of the row is what was typed last, whichever way it came", async () => {
+    const bench = line(document);
+    bench.open(at);
+    const field = bench.row(at).querySelector<HTMLInputElement>("ul input[spellcheck='false']:not([list])");
+    if (!field) throw new Error("The row has no amount to type in.");
+    const shown = () => ({
+      amounts: words(bench.row(at).querySelector("dl")),
+      called: bench.row(at).querySelector("dl button")?.getAttribute("aria-label")?.replace(/\s/g, " "),
+      readBack: words(described(field.getAttribute("aria-describedby"))?.parentElement ?? null),
+      inWords: words(bench.row(at).querySelector("p.col-start-2")),
+      threads: [...bench.row(at).querySelectorAll("svg + div")].map(words),
+    });
+    const before = shown();
+    const type = (value: string) => fireEvent.change(field, { target: { value } });
+    type("750 g");
+    const typed = shown();
+    expect(typed.amounts).toContain("750 g");
+    expect(typed.called).toContain("750 g");
+    expect(typed.readBack).toContain("750 g");
+    expect(typed.inWords).not.toBe(before.inWords);
+    expect(typed.threads).not.toEqual(before.threads);
+    await act(() => vi.advanceTimersByTimeAsync(300));
+    expect(shown()).toEqual(typed);
+    type("500 g");
+    expect(shown()).toEqual(before);
+    type("750 g");
+    act(() => bench.formula().undo());
+    expect(shown()).toEqual(before);
+    act(() => bench.formula().redo());
+    expect(shown()).toEqual(typed);
   });
   test("an amount is shown in the face that is turned up", () => {
     const bench = line(document);

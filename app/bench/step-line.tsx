@@ -7,7 +7,7 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
-import { type KeyboardEvent, createContext, useContext, useMemo, useRef, useSyncExternalStore } from "react";
+import { type KeyboardEvent, createContext, useContext, useMemo, useRef } from "react";
 import {
   FIGURES,
   type FigureId,
@@ -21,6 +21,7 @@ import { AddStep } from "./add-step";
 import type { Face } from "./faces";
 import { IngredientNames } from "./ingredient-field";
 import type { LineNow } from "./line-now";
+import { type LiveRow, LiveRowProvider, shapeOf, stillRow, titleOf, useLive } from "./live-row";
 import { ROW_GRID, threadColumns } from "./row-grid";
 import { ThreadPicker } from "./thread-picker";
 import { SortableRow } from "./sortable-row";
@@ -179,43 +180,45 @@ function RowOfLine({ id, index }: { id: string; index: number }) {
   return line && <RowOfThis id={id} index={index} line={line} />;
 }
 
-const NEVER = () => () => undefined;
-
 /** A row in view follows every key by itself, ahead of the page around it. */
 function RowOfThis({ id, index, line }: { id: string; index: number; line: LineOfRows }) {
-  const { formula, threads } = line;
+  const { formula, lineOf, threads, kitchen } = line;
+  const { edit, typed, onTyped } = formula;
   const inView = line.isInView(id);
   const { document: settled, intervals } = inView ? line.here : line.settled(id, index);
-  const drawn = () => settled;
-  const document = useSyncExternalStore(
-    inView ? formula.onTyped : NEVER,
-    inView ? formula.typed : drawn,
-    drawn,
+  const still = inView ? null : settled;
+  const live = useMemo<LiveRow>(
+    () => (still ? stillRow(index, lineOf(still)) : { index, line: () => lineOf(typed()), onTyped }),
+    [still, index, lineOf, typed, onTyped],
   );
-  const now = line.lineOf(document);
   const open = line.selected === id;
-  const { edit, typed } = formula;
-  const editing = useMemo(() => ({ document, edit, typed }), [document, edit, typed]);
-  // The shape of the threads follows with the page; the figures beside them are there at once.
-  const shares = sharesOf(line.lineOf(settled), index, threads);
+  // Drawn again only when a key changes more than figures.
+  useLive(live, (now, i) => shapeOf(now, i, threads, open));
+  const now = live.line();
+  const { document } = now;
   const step = document.steps[index];
   // While a step is put in, moved or taken out, a row may be a moment ahead of its frame.
   if (step?.id !== id) return null;
+  const [title, detail] = titleOf(now, index);
   return (
-    <StepRow
-      step={step}
-      index={index}
-      {...now.row(index)}
-      interval={intervals[index]}
-      threads={threads}
-      shares={shares}
-      face={line.face}
-      finishedMl={line.face === "per litre" ? now.walked.finishedMl : 0}
-      open={open}
-      onToggle={() => line.onSelect(open ? null : id)}
-      formula={editing}
-      kitchen={line.kitchen}
-    />
+    <LiveRowProvider value={live}>
+      <StepRow
+        step={step}
+        index={index}
+        title={title}
+        detail={detail}
+        {...now.row(index)}
+        interval={intervals[index]}
+        threads={threads}
+        // The shape of the threads follows with the page; the figures beside them are there at once.
+        shares={sharesOf(lineOf(settled), index, threads)}
+        face={line.face}
+        open={open}
+        onToggle={() => line.onSelect(open ? null : id)}
+        formula={{ document, edit, typed }}
+        kitchen={kitchen}
+      />
+    </LiveRowProvider>
   );
 }
 

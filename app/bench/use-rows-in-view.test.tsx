@@ -28,11 +28,11 @@ class Watcher {
     );
   }
 }
-/** The watcher of what is in view, and that of what is far. */
-const watchers = () => {
-  const [inView, far] = Watcher.all.filter(watcher => watcher.rows.size > 0);
-  if (!inView || !far) throw new Error("Nobody watches the rows.");
-  return { inView, far };
+/** The watcher of the rows. */
+const watcher = () => {
+  const [found] = Watcher.all.filter(one => one.rows.size > 0);
+  if (!found) throw new Error("Nobody watches the rows.");
+  return found;
 };
 
 let drawn = 0;
@@ -66,32 +66,25 @@ describe("rows in view", () => {
     const { container } = render(<List ids={["a", "b", "c", "d"]} />);
     const seen = () => container.querySelector("ol")?.dataset.seen;
     expect(seen()).toBe("all");
-    act(() => watchers().inView.sees(["a", "b"]));
+    act(() => watcher().sees(["a", "b"]));
     expect(seen()).toBe("a b");
-    act(() => watchers().inView.sees(["b", "c"]));
+    act(() => watcher().sees(["b", "c"]));
     expect(seen()).toBe("b c");
   });
   test("a row put in is watched as well, and one taken out no more", () => {
     const view = render(<List ids={["a", "b"]} />);
     view.rerender(<List ids={["a", "x"]} />);
-    const watched = [...watchers().inView.rows].map(row => (row as HTMLElement).dataset.row);
+    const watched = [...watcher().rows].map(row => (row as HTMLElement).dataset.row);
     expect(watched).toEqual(["a", "x"]);
   });
-  test("far rows are marked without drawing anything again, and scrolling takes the mark away", () => {
+  test("rows out of view are marked, and scrolling takes the mark away", () => {
     const { container } = render(<List ids={["a", "b", "c"]} />);
-    const farOnes = () =>
+    const outOfView = () =>
       [...container.querySelectorAll<HTMLElement>("[data-far]")].map(row => row.dataset.row);
-    const before = drawn;
-    watchers().far.sees(["a"]);
-    expect(farOnes()).toEqual(["b", "c"]);
-    watchers().far.sees(["b", "c"]);
-    expect(farOnes()).toEqual(["a"]);
-    expect(drawn).toBe(before);
-  });
-  test("the window reaches farther for what is far than for what is in view", () => {
-    render(<List ids={["a"]} />);
-    expect(watchers().inView.options.rootMargin).toMatch(/px$/);
-    expect(watchers().far.options.rootMargin).toMatch(/%$/);
+    act(() => watcher().sees(["a"]));
+    expect(outOfView()).toEqual(["b", "c"]);
+    act(() => watcher().sees(["b", "c"]));
+    expect(outOfView()).toEqual(["a"]);
   });
   test("the list is marked while somebody types in it: not for a button, not after the field is left", () => {
     const { container, getByLabelText, getByText } = render(<List ids={["a", "b"]} />);
@@ -102,6 +95,17 @@ describe("rows in view", () => {
     expect(typing()).toBe(true);
     fireEvent.focusOut(getByLabelText("Amount of a"));
     expect(typing()).toBe(false);
+  });
+  test.each(["wheel", "touchmove", "scroll"])("a %s shows all rows again, until the next key", event => {
+    const { container, getByLabelText } = render(<List ids={["a", "b"]} />);
+    const typing = () => container.querySelector("ol")?.hasAttribute("data-typing");
+    const before = drawn;
+    fireEvent.focusIn(getByLabelText("Amount of a"));
+    fireEvent(window, new Event(event));
+    expect(typing()).toBe(false);
+    fireEvent.input(getByLabelText("Amount of a"), { target: { value: "5" } });
+    expect(typing()).toBe(true);
+    expect(drawn).toBe(before);
   });
   test("who leaves the page leaves nobody watching", () => {
     const { unmount } = render(<List ids={["a", "b"]} />);

@@ -2,13 +2,14 @@ import { type RefObject, useEffect, useState } from "react";
 
 /** Rows this far outside the window count as in view, so that scrolling finds them drawn. */
 const MARGIN = "40px";
-/** Rows farther than this share of the window from it are far: scrolling does not reach them at once. */
-const FAR = "40%";
+
+/** What comes before a scroll, and the scroll itself. */
+const SCROLLING = ["wheel", "touchmove", "scroll"] as const;
 
 /**
  * Ids of the rows of a list that can be seen; `null` until it is known, when all of them count. Rows carry their id as
- * `data-row`; those that are far are marked `data-far`, and the list `data-typing` while somebody types in it, both
- * without drawing anything again.
+ * `data-row`; those out of view are marked `data-far`, and the list `data-typing` while somebody types in one of its
+ * fields, until the page is scrolled or the field left; both without drawing anything again.
  * @param order changes when the rows do
  */
 export function useRowsInView(
@@ -20,7 +21,8 @@ export function useRowsInView(
     const rows = list.current;
     if (!rows) return;
     const watcher = new IntersectionObserver(
-      entries =>
+      entries => {
+        for (const { target, isIntersecting } of entries) target.toggleAttribute("data-far", !isIntersecting);
         setSeen(before => {
           const next = new Set(before);
           for (const { target, isIntersecting } of entries) {
@@ -29,29 +31,25 @@ export function useRowsInView(
             else next.delete(id);
           }
           return next;
-        }),
+        });
+      },
       { rootMargin: MARGIN },
     );
-    const far = new IntersectionObserver(
-      entries => {
-        for (const { target, isIntersecting } of entries) target.toggleAttribute("data-far", !isIntersecting);
-      },
-      { rootMargin: FAR },
-    );
-    for (const row of rows.querySelectorAll("[data-row]")) {
-      watcher.observe(row);
-      far.observe(row);
-    }
-    const entered = ({ target }: FocusEvent) =>
-      rows.toggleAttribute("data-typing", target instanceof HTMLInputElement);
-    const left = () => rows.toggleAttribute("data-typing", false);
-    rows.addEventListener("focusin", entered);
-    rows.addEventListener("focusout", left);
+    for (const row of rows.querySelectorAll("[data-row]")) watcher.observe(row);
+    const typing = ({ target }: Event) => {
+      if (target instanceof HTMLInputElement) rows.toggleAttribute("data-typing", true);
+    };
+    const done = () => rows.toggleAttribute("data-typing", false);
+    rows.addEventListener("focusin", typing);
+    rows.addEventListener("input", typing);
+    rows.addEventListener("focusout", done);
+    for (const event of SCROLLING) addEventListener(event, done, { passive: true });
     return () => {
       watcher.disconnect();
-      far.disconnect();
-      rows.removeEventListener("focusin", entered);
-      rows.removeEventListener("focusout", left);
+      rows.removeEventListener("focusin", typing);
+      rows.removeEventListener("input", typing);
+      rows.removeEventListener("focusout", done);
+      for (const event of SCROLLING) removeEventListener(event, done);
     };
   }, [list, order]);
   return seen;

@@ -2,25 +2,23 @@ import { createContext, useContext } from "react";
 import { type Line, updateLine, withLineMass } from "~/core/formula";
 import { g, printMass } from "~/core/quantity";
 import { type WeighedLine, learnedWeight } from "~/core/run";
+import { useLive, useLiveRow } from "./live-row";
 import type { Editing } from "./use-formula";
 
 /** What was weighed for the lines of this formula in its batches. */
 export const WeighedContext = createContext<readonly WeighedLine[]>([]);
 
 /** An assumed amount beside what hands have really put in; one tap makes it measured. */
-export function Learned({
-  line,
-  nowG,
-  baseG,
-  edit,
-}: {
-  line: Line;
-  nowG: number;
-  baseG: number;
-  edit: Editing["edit"];
-}) {
+export function Learned({ line, edit }: { line: Line; edit: Editing["edit"] }) {
+  return line.certainty === "assumed" && <LearnedOfAssumed line={line} edit={edit} />;
+}
+
+function LearnedOfAssumed({ line, edit }: { line: Line; edit: Editing["edit"] }) {
   const weighed = useContext(WeighedContext);
-  if (line.certainty !== "assumed") return null;
+  const [nowG, baseG] = useLive(useLiveRow(), (now, index) => [
+    now.row(index).state?.lines.find(l => l.lineId === line.id)?.massG ?? 0,
+    now.document.base.massG,
+  ]);
   const learned = learnedWeight(weighed, line.id, baseG);
   if (!learned) return null;
   const range = learned.batches > 1 ? ` (${printMass(g(learned.loG))}–${printMass(g(learned.hiG))})` : "";

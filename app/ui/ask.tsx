@@ -1,10 +1,10 @@
 import clsx from "clsx";
 import { Dialog } from "radix-ui";
-import { type ReactNode, createContext, useContext, useMemo, useState } from "react";
+import { type ReactNode, type Ref, createContext, useContext, useMemo, useState } from "react";
 import type { Askable, Explanation } from "~/core/formula";
 import { BASIS_WORDS } from "../text/format";
 
-const AskContext = createContext<((asked: Askable) => void) | null>(null);
+const AskContext = createContext<(asked: Askable) => void>(() => undefined);
 
 /** Makes the numbers below it askable: a tap takes a number apart, and its inputs in turn. */
 export function AskProvider({
@@ -90,25 +90,30 @@ export function AskProvider({
   );
 }
 
+/** How a number that can be asked is called. */
+export const askLabel = (label: string): string => `${label}: take this number apart`;
+
 /** A number that can be asked. */
 export function Ask({
   of: asked,
   label,
   className,
+  ref,
   children,
 }: {
   of: Askable;
   label: string;
   className?: string;
+  ref?: Ref<HTMLButtonElement>;
   children: ReactNode;
 }) {
   const ask = useContext(AskContext);
-  if (!ask) return <span className={className}>{children}</span>;
   return (
     <button
+      ref={ref}
       type="button"
       className={clsx("askable", className)}
-      aria-label={`${label}: take this number apart`}
+      aria-label={askLabel(label)}
       onClick={event => {
         event.stopPropagation();
         ask(asked);

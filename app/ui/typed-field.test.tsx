@@ -1,6 +1,7 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { afterEach, describe, expect, test, vi } from "vitest";
+import { ok, refuse } from "~/core/result";
 import { readMass, readMinutes, readTemperature, readWithin } from "./read";
 import { TypedField } from "./typed-field";
 
@@ -42,6 +43,37 @@ describe("a typed field", () => {
     await userEvent.clear(oil);
     await userEvent.type(oil, "plenty");
     expect(described()).toContain("✕");
+  });
+  test("what was refused is read again when the field is left", async () => {
+    let known = false;
+    const onRead = vi.fn();
+    const read = (text: string) =>
+      known ? ok(text) : refuse({ field: "line", code: "UNKNOWN_ID", message: "There are no bones yet." });
+    render(<TypedField label="Water" shown="" read={read} onRead={onRead} />);
+    const water = screen.getByLabelText<HTMLInputElement>("Water");
+    await userEvent.type(water, "twice the bones");
+    await userEvent.tab();
+    expect(screen.getByRole("alert").textContent).toContain("no bones yet");
+    known = true;
+    await userEvent.click(water);
+    await userEvent.tab();
+    expect(screen.queryByRole("alert")).toBeNull();
+    expect(onRead).toHaveBeenLastCalledWith("twice the bones");
+  });
+  test("a new value does not push away what is being typed, and is there when the field is left", async () => {
+    const view = (shown: string) => (
+      <TypedField label="Salt" shown={shown} read={readMass("Salt")} onRead={vi.fn()} />
+    );
+    const { rerender } = render(view("10 g"));
+    const salt = screen.getByLabelText<HTMLInputElement>("Salt");
+    await userEvent.clear(salt);
+    await userEvent.type(salt, "12");
+    rerender(view("12 g"));
+    expect(salt.value).toBe("12");
+    await userEvent.tab();
+    expect(salt.value).toBe("12 g");
+    rerender(view("14 g"));
+    expect(salt.value).toBe("14 g");
   });
   test("shows the value again once it is left in order", async () => {
     const { input } = field();

@@ -1,5 +1,5 @@
 import clsx from "clsx";
-import { type FocusEvent, type ReactNode, useId, useState } from "react";
+import { type FocusEvent, type ReactNode, useId, useLayoutEffect, useRef, useState } from "react";
 import type { Result } from "~/core/result";
 
 export interface TypedFieldProps<T> {
@@ -25,10 +25,22 @@ export interface TypedFieldProps<T> {
 
 const selectAll = (event: FocusEvent<HTMLInputElement>) => event.currentTarget.select();
 
+/** What stands under the field about its text. */
+interface Said {
+  readonly refused: boolean;
+  readonly message: string;
+}
+
+function saidOf(result: Result<unknown>): Said | null {
+  const said = result.ok ? result.warnings[0] : result.problems[0];
+  return said ? { refused: !result.ok, message: said.message } : null;
+}
+
 /**
  * A field that takes what a cook types and reads it back.
  *
  * It keeps what was typed, whatever happens: a refusal stands under the field and the last good value stays in force.
+ * The browser holds the text, so that a key draws the field again only when something else is to be said of it.
  */
 export function TypedField<T>({
   label,
@@ -45,10 +57,25 @@ export function TypedField<T>({
   describedBy,
 }: TypedFieldProps<T>) {
   const id = useId();
-  const [typed, setTyped] = useState<string | null>(null);
-  const result = typed === null ? null : read(typed);
-  const problem = result && !result.ok ? result.problems[0] : undefined;
-  const warning = result?.ok ? result.warnings[0] : undefined;
+  const input = useRef<HTMLInputElement>(null);
+  const typing = useRef(false);
+  const [said, setSaid] = useState<Said | null>(null);
+  const problem = said?.refused ? said : null;
+  const warning = said?.refused ? null : said;
+
+  useLayoutEffect(() => {
+    if (input.current && !typing.current) input.current.value = shown;
+  }, [shown]);
+
+  const take = (text: string): boolean => {
+    const result = read(text);
+    const next = saidOf(result);
+    setSaid(before =>
+      before?.message === next?.message && before?.refused === next?.refused ? before : next,
+    );
+    if (result.ok) onRead(result.value);
+    return result.ok;
+  };
   return (
     <div className={className}>
       <label htmlFor={id} className={hideLabel ? "sr-only" : "block text-xs text-faded"}>
@@ -64,18 +91,21 @@ export function TypedField<T>({
           autoComplete="off"
           list={list}
           spellCheck={false}
-          value={typed ?? shown}
+          ref={input}
+          defaultValue={shown}
           aria-invalid={problem ? true : undefined}
           aria-describedby={problem || warning || hint ? `${id}-note` : describedBy}
           onFocus={selectAll}
           onChange={event => {
-            const text = event.currentTarget.value;
-            setTyped(text);
-            const next = read(text);
-            if (next.ok) onRead(next.value);
+            typing.current = true;
+            take(event.currentTarget.value);
           }}
-          onBlur={() => {
-            if (!problem) setTyped(null);
+          onBlur={event => {
+            // What was refused may be understood by now: another line may have been put in since.
+            if (problem && !take(event.currentTarget.value)) return;
+            typing.current = false;
+            setSaid(null);
+            event.currentTarget.value = shown;
           }}
           className={clsx(
             "stands-alone w-full",
