@@ -7,15 +7,8 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
-import { type KeyboardEvent, createContext, useContext, useMemo, useRef } from "react";
-import {
-  FIGURES,
-  type FigureId,
-  type FormulaDocument,
-  type Kitchen,
-  type StepIntervals,
-  moveStep,
-} from "~/core/formula";
+import { type KeyboardEvent, createContext, memo, useContext, useMemo, useRef } from "react";
+import { FIGURES, type FigureId, type FormulaDocument, type StepIntervals, moveStep } from "~/core/formula";
 import { useSettled } from "../ui/use-settled";
 import { AddStep } from "./add-step";
 import type { Face } from "./faces";
@@ -63,16 +56,11 @@ export function StepLine({
   const inView = useRowsInView(list, order);
   const { kitchen } = lineOf(document);
   const line: LineOfRows = {
-    formula,
-    lineOf,
-    kitchen,
+    shared: { lineOf, threads, face, onSelect, edit, typed: formula.typed, onTyped: formula.onTyped },
     here,
     settled: (id, index) => (settled.document.steps[index]?.id === id ? settled : here),
     isInView: id => !inView || inView.has(id) || selected === id,
-    threads,
-    face,
     selected,
-    onSelect,
   };
   // The frames that can be dragged stay as they are while amounts are typed; only what is in them is drawn again.
   const frames = useMemo(() => {
@@ -158,40 +146,68 @@ interface DrawnFrom {
   readonly intervals: readonly StepIntervals[];
 }
 
-/** What the rows are drawn from; each picks its own. */
-interface LineOfRows {
-  readonly formula: Formula;
+/** What all rows share. */
+interface ForEveryRow extends Pick<Formula, "edit" | "typed" | "onTyped"> {
   readonly lineOf: (document: FormulaDocument) => LineNow;
-  /** The kitchen of the page: the same while somebody types. */
-  readonly kitchen: Kitchen;
+  readonly threads: readonly FigureId[];
+  readonly face: Face;
+  readonly onSelect: (id: string | null) => void;
+}
+
+interface LineOfRows {
+  readonly shared: ForEveryRow;
   readonly here: DrawnFrom;
   /** What a row out of view is drawn from. */
   readonly settled: (id: string, index: number) => DrawnFrom;
   readonly isInView: (id: string) => boolean;
-  readonly threads: readonly FigureId[];
-  readonly face: Face;
   readonly selected: string | null;
-  readonly onSelect: (id: string | null) => void;
 }
 const LineContext = createContext<LineOfRows | null>(null);
 
 function RowOfLine({ id, index }: { id: string; index: number }) {
   const line = useContext(LineContext);
-  return line && <RowOfThis id={id} index={index} line={line} />;
+  if (!line) return null;
+  const inView = line.isInView(id);
+  return (
+    <RowOfThis
+      {...line.shared}
+      id={id}
+      index={index}
+      inView={inView}
+      drawn={inView ? line.here : line.settled(id, index)}
+      open={line.selected === id}
+    />
+  );
 }
 
-/** A row in view follows every key by itself, ahead of the page around it. */
-function RowOfThis({ id, index, line }: { id: string; index: number; line: LineOfRows }) {
-  const { formula, lineOf, threads, kitchen } = line;
-  const { edit, typed, onTyped } = formula;
-  const inView = line.isInView(id);
-  const { document: settled, intervals } = inView ? line.here : line.settled(id, index);
-  const still = inView ? null : settled;
+interface RowOfThisProps extends ForEveryRow {
+  id: string;
+  index: number;
+  inView: boolean;
+  drawn: DrawnFrom;
+  open: boolean;
+}
+
+/** A row in view follows every key by itself, ahead of the page around it; one out of view stays as it is. */
+const RowOfThis = memo(function RowOfThis({
+  id,
+  index,
+  inView,
+  drawn,
+  open,
+  lineOf,
+  threads,
+  face,
+  onSelect,
+  edit,
+  typed,
+  onTyped,
+}: RowOfThisProps) {
+  const still = inView ? null : drawn.document;
   const live = useMemo<LiveRow>(
     () => (still ? stillRow(index, lineOf(still)) : { index, line: () => lineOf(typed()), onTyped }),
     [still, index, lineOf, typed, onTyped],
   );
-  const open = line.selected === id;
   // Drawn again only when a key changes more than figures.
   useLive(live, (now, i) => shapeOf(now, i, threads, open));
   const now = live.line();
@@ -200,6 +216,7 @@ function RowOfThis({ id, index, line }: { id: string; index: number; line: LineO
   // While a step is put in, moved or taken out, a row may be a moment ahead of its frame.
   if (step?.id !== id) return null;
   const [title, detail] = titleOf(now, index);
+  const page = lineOf(drawn.document);
   return (
     <LiveRowProvider value={live}>
       <StepRow
@@ -208,19 +225,19 @@ function RowOfThis({ id, index, line }: { id: string; index: number; line: LineO
         title={title}
         detail={detail}
         {...now.row(index)}
-        interval={intervals[index]}
+        interval={drawn.intervals[index]}
         threads={threads}
         // The shape of the threads follows with the page; the figures beside them are there at once.
-        shares={sharesOf(lineOf(settled), index, threads)}
-        face={line.face}
+        shares={sharesOf(page, index, threads)}
+        face={face}
         open={open}
-        onToggle={() => line.onSelect(open ? null : id)}
+        onToggle={() => onSelect(open ? null : id)}
         formula={{ document, edit, typed }}
-        kitchen={kitchen}
+        kitchen={page.kitchen}
       />
     </LiveRowProvider>
   );
-}
+});
 
 /** Before and after a row, each thread's amount as a share of the largest along the line. */
 function sharesOf(now: LineNow, index: number, threads: readonly FigureId[]): number[] {
