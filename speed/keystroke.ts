@@ -7,7 +7,7 @@ import { plainLine, withReductions } from "./lines";
  */
 
 const SLOWER = 4;
-const KEYS = 80;
+const KEYS = 120;
 /** Keys before those that count: the browser compiles what runs often. */
 const WARMING = 20;
 /** How far apart the keys are that the line is measured with, ms: typed on, and one at a time. */
