@@ -161,6 +161,33 @@ describe("the line on the Bench", () => {
     act(() => bench.formula().redo());
     expect(shown()).toEqual(typed);
   });
+  describe.each([
+    ["grams", 0],
+    ["ratio", 1],
+  ] as const)("in the face of %s", (_, turns) => {
+    test.each([
+      ["another mass", ["620 g", "1.4 kg", "3 kg"]],
+      ["nothing, and something again", ["0 g", "5 g"]],
+      ["a share", ["25 %", "250 %"]],
+      ["more than the pot holds", ["90 kg", "9 kg"]],
+      ["what cannot be read, between what can", ["2 kg", "lots", "3 kg"]],
+      ["an amount by feel", ["a knob", "2 cups"]],
+      ["to the finished sauce", ["60 g/l finished", "80 g/l finished"]],
+    ])("the rows in view are at once what they are when the page has followed: %s", async (__, texts) => {
+      const bench = line(document);
+      for (let i = 0; i < turns; i++) fireEvent.click(bench.getByTitle("u"));
+      bench.open(at);
+      const field = bench.row(at).querySelector<HTMLInputElement>("ul input[spellcheck='false']:not([list])");
+      if (!field) throw new Error("The row has no amount to type in.");
+      const rows = () => [...bench.container.querySelectorAll("[data-row]")].map(words);
+      for (const text of texts) {
+        fireEvent.change(field, { target: { value: text } });
+        const atOnce = rows();
+        await act(() => vi.advanceTimersByTimeAsync(300));
+        expect(rows()).toEqual(atOnce);
+      }
+    });
+  });
   test("an amount is shown in the face that is turned up", () => {
     const bench = line(document);
     const grams = words(bench.row(at).querySelector("dl"));
