@@ -1,3 +1,4 @@
+import { CARDINAL, DECIMALS, cardinal, decimals } from "./cardinals";
 import { type Failure, type Result, ok, refuse } from "../result";
 
 /** Vulgar fractions a keyboard or a pasted recipe may hold. */
@@ -60,11 +61,14 @@ export function readNumber(text: string, field = "amount"): Result<{ value: numb
     : notANumber(text, field);
 }
 
-// prettier-ignore
-const COUNTED = ["a", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"];
+const COUNT = `(an?(?!\\s+(?:hundred|thousand)\\b)\\b|${CARDINAL})`;
+const counted = (said: string): number => (/^an?$/i.test(said) ? 1 : cardinal(said));
 
-/** Numbers as they are said, the longer before the shorter. "an" before a vowel is "a". */
-const SAID: readonly (readonly [RegExp, number])[] = [
+/** "two point five", "point eight". */
+const POINT = new RegExp(`^(?:(${CARDINAL})\\s+|(?:nought|oh|zero)\\s+)?point\\s+(${DECIMALS})`, "i");
+
+/** Parts of one thing, and what is counted by the dozen; they go before the numbers that they begin with. */
+const PARTS: readonly (readonly [RegExp, number])[] = [
   [/^half\s+a\s+dozen\b/i, 6],
   [/^(?:a|one)\s+dozen\b/i, 12],
   [/^(?:half|(?:a|one)\s+half\s+of)\s+an?\b/i, 1 / 2],
@@ -72,24 +76,37 @@ const SAID: readonly (readonly [RegExp, number])[] = [
   [/^two\s+thirds\s+of\s+an?\b/i, 2 / 3],
   [/^(?:a|one)\s+quarter\s+of\s+an?\b/i, 1 / 4],
   [/^three\s+quarters\s+of\s+an?\b/i, 3 / 4],
-  ...COUNTED.map(
-    (word, i) => [new RegExp(`^${word}\\s+and\\s+a\\s+half\\b`, "i"), Math.max(1, i) + 1 / 2] as const,
-  ),
-  [/^an\b/i, 1],
-  ...COUNTED.map((word, i) => [new RegExp(`^${word}\\b`, "i"), Math.max(1, i)] as const),
+];
+
+/** What may follow a number: "two and a half". */
+const AND_A_PART: readonly (readonly [RegExp, number])[] = [
+  [new RegExp(`^${COUNT}\\s+and\\s+a\\s+half\\b`, "i"), 1 / 2],
+  [new RegExp(`^${COUNT}\\s+and\\s+a\\s+quarter\\b`, "i"), 1 / 4],
+  [new RegExp(`^${COUNT}\\s+and\\s+three\\s+quarters\\b`, "i"), 3 / 4],
+  [new RegExp(`^${COUNT}`, "i"), 0],
 ];
 
 /**
  * The number at the start of a text that is said in words: "a", "half a", "two and a half", "three quarters of a",
- * "half a dozen".
+ * "half a dozen", "two hundred and fifty", "two point five".
  *
  * @returns the number and the rest of the text; `null` where there is none
  */
 export function saidNumber(text: string): { value: number; rest: string } | null {
   const said = text.trim();
-  for (const [pattern, value] of SAID) {
+  const point = POINT.exec(said);
+  if (point)
+    return {
+      value: cardinal(point[1] ?? "") + decimals(point[2] ?? ""),
+      rest: said.slice(point[0].trimEnd().length),
+    };
+  for (const [pattern, value] of PARTS) {
     const match = pattern.exec(said);
     if (match) return { value, rest: said.slice(match[0].length) };
+  }
+  for (const [pattern, part] of AND_A_PART) {
+    const match = pattern.exec(said);
+    if (match) return { value: counted(match[1] ?? "") + part, rest: said.slice(match[0].length) };
   }
   return null;
 }

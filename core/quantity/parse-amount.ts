@@ -118,7 +118,8 @@ export function parseAmount(text: string, context: AmountContext = {}): Result<A
 
   const percent = /^(.*?)\s*(?:%|per ?cent)$/i.exec(typed);
   if (percent) {
-    const number = readNumber(percent[1] ?? "", field);
+    const said = saidNumber(percent[1] ?? "");
+    const number = said ? ok(said) : readNumber(percent[1] ?? "", field);
     if (!number.ok) return number;
     if (number.value.rest.trim() || number.value.value < 0)
       return refuse({

@@ -28,6 +28,22 @@ const plain = (text: string) => text.replace(/[\u00a0\u202f]/g, " ");
 const read = (text: string, density?: number): Amount =>
   valueOf(parseAmount(text, density ? { density: gPerMl(density) } : {}));
 
+// prettier-ignore
+const BELOW_TWENTY = [
+  "", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve",
+  "thirteen", "fourteen", "fifteen", "sixteen", "seventeen", "eighteen", "nineteen",
+];
+const TENS = ["", "", "twenty", "thirty", "forty", "fifty", "sixty", "seventy", "eighty", "ninety"];
+
+/** A whole number below a million as it is called. */
+function spelled(n: number, and: string, hyphen: string): string {
+  if (n < 20) return BELOW_TWENTY[n] ?? "";
+  if (n < 100) return [TENS[Math.floor(n / 10)], BELOW_TWENTY[n % 10]].filter(Boolean).join(hyphen);
+  const of = n < 1000 ? 100 : 1000;
+  const rest = spelled(n % of, and, hyphen);
+  return `${spelled(Math.floor(n / of), and, hyphen)} ${of === 100 ? "hundred" : "thousand"}${rest && and + rest}`;
+}
+
 describe("units the compiler checks", () => {
   test("grams and seconds do not add, and degrees do not add at all", () => {
     // @ts-expect-error grams and seconds are not the same unit
@@ -107,10 +123,41 @@ describe("what cooks type", () => {
     expect(saidNumber("an egg")).toEqual({ value: 1, rest: " egg" });
   });
   test("a word that only begins like a number is none", () => {
-    for (const text of ["almonds", "tent", "onerous", "annatto", "half the soy", "thirteen", ""])
+    for (const text of ["almonds", "tent", "onerous", "annatto", "half the soy", "fortyish", "elevenses", ""])
       expect(saidNumber(text), text).toBeNull();
     expect(parseAmount("a good deal")).toMatchObject({ ok: false, problems: [{ code: "NOT_UNDERSTOOD" }] });
   });
+
+  test.each([
+    ["two hundred grams", 200],
+    ["a hundred and twenty grams", 120],
+    ["hundred grams", 100],
+    ["one thousand five hundred grams", 1500],
+    ["fifteen hundred grams", 1500],
+    ["twelve thousand and forty grams", 12_040],
+    ["twenty-five grams", 25],
+    ["twenty and a half grams", 20.5],
+    ["two and three quarters kilos", 2750],
+    ["a kilo two hundred grams", 1200],
+    ["two point five kilos", 2500],
+    ["nought point seven five kilos", 750],
+    ["point oh five kilos", 50],
+  ])("%s", (text, massG) => {
+    const amount = read(text);
+    expect(amount.kind === "mass" && amount.massG).toBeCloseTo(massG, 9);
+  });
+  test("a share said in words", () => {
+    expect(read("twenty-five per cent")).toMatchObject({ kind: "share", pct: 25 });
+    expect(read("a hundred percent")).toMatchObject({ kind: "share", pct: 100 });
+  });
+  property.prop([fc.integer({ min: 1, max: 999_999 }), fc.boolean(), fc.constantFrom(" ", "-")])(
+    "every number is what it is called",
+    (n, and, hyphen) => {
+      const called = spelled(n, and ? " and " : " ", hyphen);
+      expect(saidNumber(called), called).toEqual({ value: n, rest: "" });
+      expect(saidNumber(`${called} grams`), called).toEqual({ value: n, rest: " grams" });
+    },
+  );
 
   test("12 % is a share", () => expect(read("12 %")).toMatchObject({ kind: "share", pct: 12 }));
 

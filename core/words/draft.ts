@@ -7,15 +7,18 @@ import {
   blankFormula,
 } from "../formula";
 import { type Ingredient, saltDoubt } from "../larder";
-import { printMass, printNumber, g } from "../quantity";
+import { CARDINAL, printMass, printNumber, g } from "../quantity";
 import { type ReductionTarget, targetInWords } from "../reduction";
+import { longNumbersInFigures } from "./in-figures";
 import { proposeAmount } from "./proposals";
 import {
   type SaidIngredient,
+  deedsOf,
   ingredientsSaid,
   kindSaid,
   minutesSaid,
   reductionSaid,
+  shareSaid,
   temperatureSaid,
 } from "./read-clause";
 
@@ -63,7 +66,8 @@ export function draftRecipe(text: string, larder: readonly Ingredient[], id: () 
   const clauses = text
     .split(CLAUSES)
     .map(clause => clause.replace(NUMBERING, "").trim())
-    .filter(clause => clause.length > 2);
+    .filter(clause => clause.length > 2)
+    .flatMap(deedsOf);
   const [first = ""] = clauses;
   const titled = !/\d/.test(first) && kindSaid(first) === null && first.length < 60;
   const pieces: DraftPiece[] = [];
@@ -76,7 +80,8 @@ export function draftRecipe(text: string, larder: readonly Ingredient[], id: () 
   return { name: titled ? first.replace(/[:.]$/, "") : "", pieces: withSaltDoubts(pieces), unread };
 }
 
-function readPiece(clause: string, larder: readonly Ingredient[], id: () => string): DraftPiece | null {
+function readPiece(text: string, larder: readonly Ingredient[], id: () => string): DraftPiece | null {
+  const clause = longNumbersInFigures(text);
   const said = ingredientsSaid(clause, larder);
   const kind = kindSaid(clause) ?? (said.length ? "add" : null);
   if (!kind) return null;
@@ -106,14 +111,16 @@ function readPiece(clause: string, larder: readonly Ingredient[], id: () => stri
     if (end?.question) questions.push({ about: "target", ask: end.question, answers: byOrTo(end.target) });
   }
   if (takes) {
-    step = { ...step, lines: said.map(one => lineFor(one, kind, id, questions)) };
+    step = { ...step, lines: said.map(one => lineFor(one, clause, kind, id, questions)) };
     doubts.push(...amountsOfNothing(clause, said));
   }
-  return { id: step.id, text: clause, step, said, questions, doubts };
+  return { id: step.id, text, step, said, questions, doubts };
 }
 
-const AMOUNT_OF =
-  /((?:\d[\d.,/]*|half an?|an?|one|two|three|four|five|six)\s*(?:kg|kilos?|g|grams?|l|lit(?:re|er)s?|dl|cl|ml|cups?|oz|ounces?|lbs?|pounds?))\s+(?:of\s+)?(?!(?:it|them|this|that|the)\b)([a-z][a-z -]+?)(?=[,.;]|\s+(?:at|for|in|with|and|to|until|then|over)\b|$)/gi;
+const AMOUNT_OF = new RegExp(
+  `((?:\\d[\\d.,/]*|half an?|an?|${CARDINAL})\\s*(?:kg|kilos?|g|grams?|l|lit(?:re|er)s?|dl|cl|ml|millilit(?:re|er)s?|cups?|oz|ounces?|lbs?|pounds?))\\s+(?:of\\s+)?(?!(?:it|them|this|that|the)\\b)([a-z][a-z -]+?)(?=[,.;]|\\s+(?:at|for|in|with|and|to|until|then|over)\\b|$)`,
+  "gi",
+);
 
 /** Amounts that stand before a name the larder does not know: they would be lost without a word. */
 function amountsOfNothing(clause: string, said: readonly SaidIngredient[]): string[] {
@@ -164,8 +171,12 @@ function withHeat(step: Step, c: number | null, questions: DraftQuestion[]): Ste
   }
 }
 
+/** What is put in up to a share of the whole. */
+const SEASONED = ["salt", "sugar"] as const;
+
 function lineFor(
   one: SaidIngredient,
+  clause: string,
   kind: StepKindName,
   id: () => string,
   questions: DraftQuestion[],
@@ -177,6 +188,15 @@ function lineFor(
       amount: { kind: "fixed", massG: one.massG },
       certainty: one.guessed ? "assumed" : "stated",
       typed: one.said.slice(0, 80),
+    };
+  const reached = SEASONED.find(what => one.ingredient.name.includes(what));
+  const pct = reached ? shareSaid(clause) : null;
+  if (reached && pct !== null)
+    return {
+      ...line,
+      amount: { kind: "to-reach", what: reached, value: pct },
+      certainty: "stated",
+      typed: `to ${printNumber(pct, 2)} % ${reached}`,
     };
   const usual = proposeAmount(one.ingredient.id, kind);
   questions.push({

@@ -1,6 +1,7 @@
 import { type StepKindName } from "../formula";
 import { type Ingredient, findIngredient, readMeasure } from "../larder";
-import { parseTemperature, readNumber } from "../quantity";
+import { CARDINAL, parseTemperature, readNumber, saidNumber } from "../quantity";
+import type { Result } from "../result";
 import type { ReductionTarget } from "../reduction";
 import { inFigures } from "./in-figures";
 
@@ -63,6 +64,20 @@ export function kindSaid(clause: string): StepKindName | null {
     if (at !== undefined && (!first || at < first.at)) first = { at, kind };
   }
   return first?.kind ?? null;
+}
+
+/** Verbs that after an "and" begin a step of their own; words that may as well tell a kind of thing (brown, dry, rest) do not. */
+const NEXT_DEED =
+  /\s+and\s+(?=(?:reduce|boil down|bring|simmer|strain|pass|drain|skim|degrease|deglaze|flame|steep|infuse|thicken|bind|mount|whisk in|blend|blitz|season|cool|chill|freeze|sweat|roast)\b)/i;
+
+/** The steps that one clause tells: "deglaze with cider and reduce by half" is two, "bring to the boil and simmer" one. */
+export function deedsOf(clause: string): string[] {
+  const and = NEXT_DEED.exec(clause);
+  if (!and) return [clause];
+  const head = clause.slice(0, and.index);
+  const [next = "", ...rest] = deedsOf(clause.slice(and.index + and[0].length));
+  const kind = kindSaid(head);
+  return kind && kind !== kindSaid(next) ? [head, next, ...rest] : [`${head}${and[0]}${next}`, ...rest];
 }
 
 /** Minutes said in a clause, the middle of a range; `null` without one. */
@@ -149,6 +164,15 @@ export function reductionSaid(clause: string): { target: ReductionTarget; questi
   };
 }
 
+/** The share that something is to reach, per cent: "salt to 0.8 %", "to point eight per cent"; `null` without one. */
+export function shareSaid(clause: string): number | null {
+  const [, words = ""] = /\bto\s+(?:about\s+)?([\w.,½¼¾ -]+?)\s*(?:%|per ?cent\b)/i.exec(clause) ?? [];
+  const number = saidNumber(words) ?? valueOrNull(readNumber(words, "text"));
+  return number && !number.rest.trim() && number.value > 0 && number.value <= 99 ? number.value : null;
+}
+
+const valueOrNull = <T>(result: Result<T>): T | null => (result.ok ? result.value : null);
+
 /** Most words an ingredient's name has. */
 const LONGEST_NAME = 4;
 const LONGEST_AMOUNT = 6;
@@ -198,6 +222,8 @@ function nameAt(
   return null;
 }
 
+const A_NUMBER = new RegExp(`\\d|½|¼|⅓|¾|\\b(?:an?|half|point|some|pinch|knob)\\b|${CARDINAL}`, "i");
+
 function amountBefore(
   head: readonly string[],
   ingredient: Ingredient,
@@ -210,12 +236,7 @@ function amountBefore(
         .slice(from, to)
         .join(" ")
         .replace(/\s+of$/i, "");
-      if (
-        !/\d|½|¼|⅓|¾|\b(a|an|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half|some|pinch|knob)\b/i.test(
-          said,
-        )
-      )
-        continue;
+      if (!A_NUMBER.test(said)) continue;
       const read = readMeasure(said, larder, ingredient, "text");
       if (read.ok && read.value.massG !== null && read.value.massG > 0)
         return {

@@ -37,6 +37,75 @@ Strain.
 Whisk in cold butter.
 Season with 1 cup salt.`;
 
+describe("C166 what is said in words", () => {
+  const pieces = (text: string) => draftRecipe(text, larder, counter()).pieces;
+  const lines = (text: string) =>
+    pieces(text).flatMap(({ step }) =>
+      step.lines.map(({ of, amount, certainty }) => [
+        "larder" in of ? of.larder : of.formula,
+        amount.kind === "fixed" ? Math.round(amount.massG) : amount,
+        certainty,
+      ]),
+    );
+  test.each([
+    [
+      "Sweat a hundred and twenty grams of shallots in fifty grams of butter.",
+      [
+        ["shallot", 120, "stated"],
+        ["butter", 50, "stated"],
+      ],
+    ],
+    [
+      "Add fifteen hundred grams of water and twenty grams of salt.",
+      [
+        ["water", 1500, "stated"],
+        ["salt", 20, "stated"],
+      ],
+    ],
+    ["Add two point five litres of water.", [["water", 2496, "stated"]]],
+    ["Add a quarter of a litre of water.", [["water", 250, "stated"]]],
+  ])("%s", (text, wanted) => expect(lines(text)).toEqual(wanted));
+  test.each([
+    ["Season to point eight per cent salt.", 0.8],
+    ["Season with salt to 0.8 %.", 0.8],
+    ["Season to one and a quarter percent salt.", 1.25],
+  ])("%s reaches for it, stated", (text, value) =>
+    expect(lines(text)).toEqual([["salt", { kind: "to-reach", what: "salt", value }, "stated"]]),
+  );
+  test("salt without a share is still asked for, and assumed", () => {
+    const [piece] = pieces("Season with salt.");
+    expect(piece?.step.lines[0]?.certainty).toBe("assumed");
+    expect(piece?.questions.map(q => q.ask).join()).toMatch(/How much fine salt/);
+  });
+  test("an amount of something unknown is told as it was said", () =>
+    expect(pieces("Add two hundred grams of moonstones.")[0]?.doubts.join()).toContain(
+      "two hundred grams of “moonstones”",
+    ));
+});
+
+describe("C166 two steps in one breath", () => {
+  const kinds = (text: string) => draftRecipe(text, larder, counter()).pieces.map(p => [p.step.kind, p.text]);
+  test.each([
+    ["Deglaze with cider and reduce by two thirds.", ["deglaze", "reduce"]],
+    ["Skim and strain, then cool to 4 °C.", ["skim", "strain", "cool"]],
+    ["Cover with cold water and bring to the boil and skim.", ["cover", "simmer", "skim"]],
+    ["Bring to the boil and simmer for four hours.", ["simmer"]],
+    ["Sweat the shallots in butter and dry cider.", ["sweat"]],
+    ["Mount with butter and season.", ["mount", "season"]],
+  ])("%s", (text, wanted) => expect(kinds(text).map(([kind]) => kind)).toEqual(wanted));
+  test("each keeps its own words, end and time", () => {
+    const text = "Deglaze with 500 ml cider and reduce by half and simmer for twenty minutes";
+    expect(
+      kinds(text)
+        .map(([, words]) => words)
+        .join(" and "),
+    ).toBe(text);
+    const [, reduce, simmer] = draftRecipe(text, larder, counter()).pieces;
+    expect(reduce?.step).toMatchObject({ target: { by: 0.5 } });
+    expect(simmer?.step).toMatchObject({ durationMin: 20 });
+  });
+});
+
 describe("C11 an amount of what the larder does not know", () => {
   const doubts = (text: string) => draftRecipe(text, larder, counter()).pieces.flatMap(p => p.doubts);
   test.each([
