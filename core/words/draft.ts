@@ -196,7 +196,7 @@ function lineFor(
       ...line,
       amount: { kind: "to-reach", what: reached, value: pct },
       certainty: "stated",
-      typed: `to ${printNumber(pct, 2)} % ${reached}`,
+      typed: `to ${pct} % ${reached}`,
     };
   const usual = proposeAmount(one.ingredient.id, kind);
   questions.push({
