@@ -100,7 +100,7 @@ function Header({ person, kitchen }: Pick<Route.ComponentProps["loaderData"], "p
   const openPalette = usePalette();
   const { pathname, search } = useLocation();
   return (
-    <header className="no-print flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-2 sm:px-6">
+    <header className="no-print painted-apart flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-2 sm:px-6">
       <Link to="/" aria-label="Hondaro, to the Range" className="flex">
         <Wordmark small />
       </Link>

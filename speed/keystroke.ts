@@ -10,6 +10,8 @@ const SLOWER = 4;
 const KEYS = 120;
 /** Keys before those that count: the browser compiles what runs often. */
 const WARMING = 20;
+/** How far apart the keys are that the field is measured with, ms. */
+const FIELD_PACE = 120;
 /** How far apart the keys are that the line is measured with, ms: typed on, and one at a time. */
 const PACES = [150, 500];
 /** A key is held down so long, as a finger holds it, ms. */
@@ -25,8 +27,22 @@ const browser = await chromium.launch({
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 
-/** Presses keys where the caret stands and reads from the browser how long each took to the next paint. */
+/** Presses keys where the caret stands, each so long after the one before, ms. */
+async function press(target: Page, keys: readonly string[], apartMs: number): Promise<void> {
+  for (const key of keys) {
+    await target.keyboard.press(key, { delay: HELD });
+    await target.waitForTimeout(apartMs - HELD);
+  }
+}
+
+/**
+ * Presses keys where the caret stands and reads from the browser how long each of those after the warming took to the
+ * next paint, sorted.
+ */
 async function keystrokes(target: Page, keys: readonly string[]): Promise<number[]> {
+  await press(target, keys.slice(0, WARMING), FIELD_PACE);
+  await target.waitForTimeout(500);
+  const counted = keys.slice(WARMING);
   await target.evaluate(() => {
     const seen: { name: string; interactionId: number; duration: number }[] = [];
     Object.assign(window, { seen });
@@ -35,10 +51,7 @@ async function keystrokes(target: Page, keys: readonly string[]): Promise<number
         seen.push({ name: entry.name, interactionId: entry.interactionId, duration: entry.duration });
     }).observe({ type: "event", durationThreshold: 16 } as PerformanceObserverInit);
   });
-  for (const key of keys) {
-    await target.keyboard.press(key, { delay: HELD });
-    await target.waitForTimeout(120 - HELD);
-  }
+  await press(target, counted, FIELD_PACE);
   const seen = await target.evaluate(
     () => (window as unknown as { seen: { name: string; interactionId: number; duration: number }[] }).seen,
   );
@@ -46,7 +59,7 @@ async function keystrokes(target: Page, keys: readonly string[]): Promise<number
   for (const { interactionId, duration } of seen)
     if (interactionId) longest.set(interactionId, Math.max(longest.get(interactionId) ?? 0, duration));
   const times = [...longest.values()];
-  while (times.length < keys.length) times.push(SHORTEST_MS);
+  while (times.length < counted.length) times.push(SHORTEST_MS);
   return times.sort((a, b) => a - b);
 }
 
@@ -84,12 +97,9 @@ async function watchTheLine(target: Page): Promise<void> {
 async function untilTheLine(target: Page, keys: readonly string[], apartMs: number): Promise<number[]> {
   const timesSince = (start: number) =>
     target.evaluate(from => (window as unknown as { painted: number[] }).painted.slice(from), start);
-  let start = 0;
-  for (const [i, key] of keys.entries()) {
-    if (i === WARMING) start = (await timesSince(0)).length;
-    await target.keyboard.press(key, { delay: HELD });
-    await target.waitForTimeout(apartMs - HELD);
-  }
+  await press(target, keys.slice(0, WARMING), apartMs);
+  const start = (await timesSince(0)).length;
+  await press(target, keys.slice(WARMING), apartMs);
   return (await timesSince(start)).sort((a, b) => a - b);
 }
 
@@ -124,7 +134,7 @@ try {
   await page.locator("input").click();
   const floor = await keystrokes(page, keys);
   console.log(
-    `\nA keystroke to the next paint, ${SLOWER} times slower processor, ${KEYS} keys; the amount stands in the first of 40 steps with two reductions.`,
+    `\nA keystroke to the next paint, ${SLOWER} times slower processor, ${KEYS - WARMING} keys each; the amount stands in the first of 40 steps with two reductions.`,
   );
   for (const [what, share] of [
     ["median", 0.5],

@@ -51,7 +51,7 @@ export function BenchHeader({
   return (
     <section
       aria-label="Formula"
-      className="flex flex-wrap items-start gap-x-8 gap-y-3 px-4 pt-5 pb-2 sm:px-6"
+      className="painted-apart flex flex-wrap items-start gap-x-8 gap-y-3 px-4 pt-5 pb-2 sm:px-6"
     >
       <div className="mr-auto max-w-xl min-w-64 grow basis-80">
         <h1>

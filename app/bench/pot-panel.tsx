@@ -89,7 +89,10 @@ export const PotPanel = memo(function PotPanel({
   const wrongName = misnamed(document, walked);
   const across = state?.body ? bodyAcross(state.pot, state.body, kitchen.facts) : [];
   return (
-    <aside aria-label="The pot" className="border-rule bg-enamel/60 px-4 py-5 sm:px-6 xl:border-l">
+    <aside
+      aria-label="The pot"
+      className="painted-apart border-rule bg-enamel/60 px-4 py-5 sm:px-6 xl:border-l"
+    >
       {state?.vessel ? (
         <>
           <h2 className="text-lg">{state.vessel.name}</h2>

@@ -1,9 +1,10 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import type { FormEvent } from "react";
 import { afterEach, describe, expect, test, vi } from "vitest";
 import { ok, refuse } from "~/core/result";
 import { readMass, readMinutes, readTemperature, readWithin } from "./read";
-import { TypedField } from "./typed-field";
+import { InOneForm, TypedField } from "./typed-field";
 
 afterEach(cleanup);
 
@@ -43,6 +44,31 @@ describe("a typed field", () => {
     await userEvent.clear(oil);
     await userEvent.type(oil, "plenty");
     expect(described()).toContain("✕");
+  });
+  test("is a form of its own, which Enter hands nowhere", async () => {
+    const sent = vi.fn();
+    addEventListener("submit", sent);
+    const { onRead, input } = field();
+    await userEvent.clear(input);
+    await userEvent.type(input, "8.6{Enter}");
+    expect([...(input.form?.elements ?? [])]).toEqual([input]);
+    expect(onRead).toHaveBeenLastCalledWith(8600);
+    expect(input.value).toBe("8.6");
+    expect(sent.mock.calls.every(([event]: Event[]) => event?.defaultPrevented)).toBe(true);
+    removeEventListener("submit", sent);
+  });
+  test("stands in the form around it where fields are handed in together", async () => {
+    const answered = vi.fn((event: FormEvent) => event.preventDefault());
+    render(
+      <form onSubmit={answered}>
+        <InOneForm value={true}>
+          <TypedField label="Salt" shown="" read={readWithin("Salt", "%", 0, 5)} onRead={vi.fn()} />
+        </InOneForm>
+        <button type="submit">So it is</button>
+      </form>,
+    );
+    await userEvent.type(screen.getByLabelText("Salt"), "0.8{Enter}");
+    expect(answered).toHaveBeenCalledOnce();
   });
   test("what was refused is read again when the field is left", async () => {
     let known = false;

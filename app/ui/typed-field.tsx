@@ -1,5 +1,15 @@
 import clsx from "clsx";
-import { type FocusEvent, type ReactNode, useId, useLayoutEffect, useRef, useState } from "react";
+import {
+  type FocusEvent,
+  type FormEvent,
+  type ReactNode,
+  createContext,
+  useContext,
+  useId,
+  useLayoutEffect,
+  useRef,
+  useState,
+} from "react";
 import type { Result } from "~/core/result";
 
 export interface TypedFieldProps<T> {
@@ -24,6 +34,12 @@ export interface TypedFieldProps<T> {
 }
 
 const selectAll = (event: FocusEvent<HTMLInputElement>) => event.currentTarget.select();
+
+/** Whether fields stand in a form that is handed in as a whole: they have no form of their own then. */
+export const InOneForm = createContext(false);
+
+/** Nothing is handed in: what was typed counts at every key. */
+const stay = (event: FormEvent) => event.preventDefault();
 
 /** What stands under the field about its text. */
 interface Said {
@@ -57,6 +73,8 @@ export function TypedField<T>({
   describedBy,
 }: TypedFieldProps<T>) {
   const id = useId();
+  // A browser that fills forms in reads at every key the whole form a field stands in; without one, the whole page.
+  const Own = useContext(InOneForm) ? "div" : "form";
   const input = useRef<HTMLInputElement>(null);
   const typing = useRef(false);
   const [said, setSaid] = useState<Said | null>(null);
@@ -81,7 +99,7 @@ export function TypedField<T>({
       <label htmlFor={id} className={hideLabel ? "sr-only" : "block text-xs text-faded"}>
         {label}
       </label>
-      <div className={width}>
+      <Own className={width} onSubmit={stay}>
         <input
           id={id}
           // The one field that a cook opened on purpose may take the focus.
@@ -113,7 +131,7 @@ export function TypedField<T>({
             look,
           )}
         />
-      </div>
+      </Own>
       {(problem ?? warning ?? hint) && (
         <p
           id={`${id}-note`}

@@ -11,7 +11,7 @@ import {
 import { g, printMass } from "~/core/quantity";
 import type { DraftQuestion } from "~/core/words";
 import { Button } from "../../ui/button";
-import { TypedField } from "../../ui/typed-field";
+import { InOneForm, TypedField } from "../../ui/typed-field";
 import { STEP_FIELDS } from "../step-field-list";
 import { StepFieldInput, valueOf } from "../step-fields";
 import type { DraftChange, Piece, Verdict } from "./use-draft";
@@ -131,38 +131,40 @@ function Question({
           {answer.words}
         </Button>
       ))}
-      {line && (
-        <TypedField
-          label={`${nameOf(line, kitchen)}: amount`}
-          shown=""
-          read={text =>
-            parseRelation(text, {
-              document: BLANK,
-              ingredient: "larder" in line.of ? (kitchen.ingredientById.get(line.of.larder) ?? null) : null,
-              larder: kitchen.data.ingredients,
-              field: line.id,
-            })
-          }
-          onRead={({ relation, typed, certainty = "stated" }) =>
-            setSaid({
-              ...step,
-              lines: step.lines.map(l =>
-                l.id === line.id ? { ...l, amount: relation, certainty, ...(typed && { typed }) } : l,
-              ),
-            })
-          }
-          width="w-36"
-        />
-      )}
-      {field && !question.answers && (
-        <StepFieldInput
-          field={field}
-          kind={step.kind}
-          value={valueOf(step, field)}
-          vessels={kitchen.vessels}
-          onChange={patch => setSaid({ ...step, ...patch } as Step)}
-        />
-      )}
+      <InOneForm value={true}>
+        {line && (
+          <TypedField
+            label={`${nameOf(line, kitchen)}: amount`}
+            shown=""
+            read={text =>
+              parseRelation(text, {
+                document: BLANK,
+                ingredient: "larder" in line.of ? (kitchen.ingredientById.get(line.of.larder) ?? null) : null,
+                larder: kitchen.data.ingredients,
+                field: line.id,
+              })
+            }
+            onRead={({ relation, typed, certainty = "stated" }) =>
+              setSaid({
+                ...step,
+                lines: step.lines.map(l =>
+                  l.id === line.id ? { ...l, amount: relation, certainty, ...(typed && { typed }) } : l,
+                ),
+              })
+            }
+            width="w-36"
+          />
+        )}
+        {field && !question.answers && (
+          <StepFieldInput
+            field={field}
+            kind={step.kind}
+            value={valueOf(step, field)}
+            vessels={kitchen.vessels}
+            onChange={patch => setSaid({ ...step, ...patch } as Step)}
+          />
+        )}
+      </InOneForm>
       {!question.answers && (
         <Button type="submit" className="!px-3 !py-1 text-sm">
           {said ? "So it is" : "As taken"}
