@@ -161,7 +161,7 @@ const StepWords = memo(function StepWords({
           />
         </label>
         {takesOut && (
-          <div className="grid grid-cols-[1fr_6rem] gap-2">
+          <div className={clsx("grid gap-2", keeps && "grid-cols-[1fr_6rem]")}>
             <label className={WORDS_LABEL}>
               What is taken out is kept for
               <input
