@@ -92,7 +92,7 @@ const CERTAINTY_WORDS: Record<Certainty, string> = {
 };
 
 /** What reads an amount back stands on one line up to so many letters, else on two. */
-const ONE_LINE = 44;
+const ONE_LINE = 54;
 
 type LineRowProps = Pick<Editing, "edit" | "typed"> & {
   line: Line;
@@ -198,16 +198,18 @@ function ReadBack({
   /** What describes the field of the amount. */
   noteId: string;
 }) {
-  const massOf = ({ row }: LineNow, index: number) =>
-    row(index).state?.lines.find(l => l.lineId === lineId)?.massG;
   const wordsOf = (now: LineNow, index: number) => {
     const line = now.document.steps[index]?.lines.find(l => l.id === lineId);
     if (!line) return "";
-    const understood = relationInWords(line.amount, namesIn(now.document, now.row(index).state));
-    return [
+    const { state } = now.row(index);
+    const understood = relationInWords(line.amount, namesIn(now.document, state));
+    const massG = state?.lines.find(l => l.lineId === lineId)?.massG;
+    const said = [
       line.typed ? `${understood}, typed as ${line.typed}` : understood,
-      ...measuresOf(massOf(now, index), ingredient),
-    ].join(" · ");
+      ...(massG === undefined ? [] : [printMass(massG), ...measuresOf(massG, ingredient)]),
+    ];
+    // A line in grams says them once.
+    return [...new Set(said)].join(" · ");
   };
   // What is long is there whole under the pointer.
   const [long] = useLive(useLiveRow(), (now, index) => {
@@ -216,26 +218,17 @@ function ReadBack({
   });
   return (
     <div className="col-span-full">
-      <div className={clsx("stands-alone", long ? "h-8" : "h-4")}>
-        <p className="flex items-baseline gap-3 text-xs leading-4 text-faded">
-          <LiveWords of={wordsOf} id={noteId} title={long} className="line-clamp-2 min-w-0 grow" />
-          <LiveWords
-            of={(now, index) => {
-              const massG = massOf(now, index);
-              return massG === undefined ? "" : printMass(massG);
-            }}
-            className="text-sm leading-4 font-semibold text-ink"
-          />
-        </p>
-      </div>
+      <p className={clsx("stands-alone text-xs leading-4 text-faded", long ? "h-8" : "h-8 @min-[22rem]:h-4")}>
+        <LiveWords of={wordsOf} id={noteId} title={long} className={long && "line-clamp-2"} />
+      </p>
     </div>
   );
 }
 
 /** A mass as measures of volume, where the density is known. */
-function measuresOf(massG: Grams | undefined, ingredient: Ingredient | undefined): string[] {
+function measuresOf(massG: Grams, ingredient: Ingredient | undefined): string[] {
   const density = ingredient && densityOf(ingredient);
-  if (massG === undefined || !density) return [];
+  if (!density) return [];
   const volume = volumeOf(massG, density);
   return volume === null ? [] : [`${printVolume(volume)}, ${printUsMeasure(volume)}`];
 }

@@ -61,35 +61,26 @@ export function useLive<T extends readonly unknown[]>(
 export interface LiveText<E extends HTMLElement> {
   readonly ref: RefObject<E | null>;
   readonly text: string;
-  readonly label: string;
 }
 
 /**
  * A figure that is written straight into its element at every key: walking the page's tree down to a few figures
  * would take longer than all else that a key does. The element holds the text and nothing else.
- * @param spoken what the element is called, of the label; without it the element has no other name than its text
  */
 export function useLiveText<E extends HTMLElement>(
-  of: (line: LineNow, index: number) => readonly [text: string, label?: string],
-  spoken?: (label: string) => string,
+  of: (line: LineNow, index: number) => string,
 ): LiveText<E> {
   const row = useLiveRow();
   const ref = useRef<E>(null);
-  const [text, label = ""] = of(row.line(), row.index);
   // After every drawing: what stands in the element may be newer than what was drawn last.
   useLayoutEffect(() => {
     const write = () => {
-      if (!ref.current) return;
-      const [text, label = ""] = of(row.line(), row.index);
-      writeInto(ref.current, text);
-      const called = spoken?.(label);
-      if (called !== undefined && called !== ref.current.getAttribute("aria-label"))
-        ref.current.setAttribute("aria-label", called);
+      if (ref.current) writeInto(ref.current, of(row.line(), row.index));
     };
     write();
     return row.onTyped(write);
   });
-  return { ref, text, label };
+  return { ref, text: of(row.line(), row.index) };
 }
 
 /** Changes the text that stands in an element, where it differs. */

@@ -1,19 +1,25 @@
 import type { Askable } from "~/core/formula";
-import { Ask, askLabel } from "../ui/ask";
+import { Ask } from "../ui/ask";
 import type { LineNow } from "./line-now";
-import { useLiveText } from "./live-row";
+import { useLiveRow, useLiveText } from "./live-row";
 
-/** A number of the row that can be asked, with how it is called. */
+/**
+ * A number of the row that can be asked. How it is called follows with the page: nobody is told a name at every key, and
+ * writing it costs as much as the number.
+ */
 export function LiveAsk({
   asked,
   of,
+  called,
 }: {
   asked: Askable;
-  of: (line: LineNow, index: number) => readonly [text: string, label: string];
+  of: (line: LineNow, index: number) => string;
+  called: (line: LineNow, index: number) => string;
 }) {
-  const { ref, text, label } = useLiveText<HTMLButtonElement>(of, askLabel);
+  const { line, index } = useLiveRow();
+  const { ref, text } = useLiveText<HTMLButtonElement>(of);
   return (
-    <Ask of={asked} label={label} ref={ref}>
+    <Ask of={asked} label={called(line(), index)} ref={ref}>
       {text}
     </Ask>
   );
@@ -29,7 +35,7 @@ export function LiveWords({
   title?: string | undefined;
   className?: string;
 }) {
-  const { ref, text } = useLiveText<HTMLSpanElement>((line, index) => [of(line, index)]);
+  const { ref, text } = useLiveText<HTMLSpanElement>(of);
   return (
     <span ref={ref} {...face}>
       {text}

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { FIGURES, type FigureId, type StateAfterStep, type StepIntervals } from "~/core/formula";
-import { printMass, printNumber } from "~/core/quantity";
+import { g, printMass, printNumber } from "~/core/quantity";
 import { type Band, bandText, clockBandText, elapsedClock } from "../text/format";
 import { type Face, faceOf } from "./faces";
 import type { LineNow } from "./line-now";
@@ -12,16 +12,17 @@ export function ThreadFigure({ id, interval }: { id: FigureId; interval: StepInt
   const { index } = useLiveRow();
   const { of, unit, words, decimals } = FIGURES[id];
   const band = bandText(interval?.figures[id], 1, decimals);
+  const figureOf = ({ row }: LineNow) => {
+    const { state } = row(index);
+    return printNumber((state && of(state)) ?? 0, decimals);
+  };
   return (
     <>
       <span className="stands-alone h-5 text-sm font-semibold whitespace-nowrap">
         <LiveAsk
           asked={{ ask: "figure", step: index, figure: id }}
-          of={line => {
-            const { state } = line.row(index);
-            const text = printNumber((state && of(state)) ?? 0, decimals);
-            return [text, `${text} ${unit} ${words} after step ${index + 1}`];
-          }}
+          of={figureOf}
+          called={line => `${figureOf(line)} ${unit} ${words} after step ${index + 1}`}
         />{" "}
         {unit}
       </span>
@@ -139,10 +140,9 @@ function LineAmount({ lineId, face }: { lineId: string; face: Face }) {
           asked={{ ask: "line", step: index, lineId }}
           of={now => {
             const line = lineOf(now);
-            if (!line) return ["", ""];
-            const finishedMl = face === "per litre" ? now.walked.finishedMl : 0;
-            return [faceOf(line, face, finishedMl), `${name}, ${printMass(line.massG)}, ${certainty}`];
+            return line ? faceOf(line, face, face === "per litre" ? now.walked.finishedMl : 0) : "";
           }}
+          called={now => `${name}, ${printMass(lineOf(now)?.massG ?? g(0))}, ${certainty}`}
         />
         {certainty === "assumed" && <span title="assumed"> ?</span>}
       </Amount>
@@ -152,6 +152,7 @@ function LineAmount({ lineId, face }: { lineId: string; face: Face }) {
 
 function ComputedAmount({ what, band }: { what: string; band: string }) {
   const { index } = useLiveRow();
+  const computedOf = ({ row }: LineNow) => row(index).state?.computed.find(c => c.what === what);
   return (
     <div className="flex items-start justify-between gap-2 text-faded">
       <dt className="min-w-0">
@@ -161,11 +162,12 @@ function ComputedAmount({ what, band }: { what: string; band: string }) {
         <LiveAsk
           asked={{ ask: "computed", step: index, what }}
           of={now => {
-            const computed = now.row(index).state?.computed.find(c => c.what === what);
-            if (!computed) return ["", ""];
+            const computed = computedOf(now);
+            if (!computed) return "";
             const mass = printMass(computed.massG);
-            return [computed.way === "out" ? `−${mass}` : mass, `${what}, ${mass}, worked out`];
+            return computed.way === "out" ? `−${mass}` : mass;
           }}
+          called={now => `${what}, ${printMass(computedOf(now)?.massG ?? g(0))}, worked out`}
         />
       </Amount>
     </div>

@@ -76,7 +76,7 @@ function open(start: FormulaDocument, index: number, weighed: readonly WeighedLi
   };
 }
 const type = (label: string | RegExp, text: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+  fireEvent.input(screen.getByLabelText(label), { target: { value: text } });
 
 describe("the lines of an open step", () => {
   test("a line reads back what was understood, what it comes to and its measure", () => {
@@ -85,7 +85,7 @@ describe("the lines of an open step", () => {
     expect(words(row("water"))).toMatch(/8.0\d l|8 l/);
     const onion = screen.getByLabelText("Amount of onion");
     const note = document.getElementById(onion.getAttribute("aria-describedby") ?? "");
-    expect(words(note)).toBe("10 % of the bones");
+    expect(words(note)).toBe("10 % of the bones · 500 g");
   });
   test("an amount may be typed in another relation, and is stated from then on", () => {
     const { line: now, row } = open(stock, 0);
@@ -112,7 +112,7 @@ describe("the lines of an open step", () => {
   test("another ingredient by its name; one the larder lacks is refused", () => {
     const { line: now, row } = open(stock, 0);
     const name = (text: string) =>
-      fireEvent.change(within(row("onion")).getByLabelText("Ingredient"), { target: { value: text } });
+      fireEvent.input(within(row("onion")).getByLabelText("Ingredient"), { target: { value: text } });
     name("no such thing");
     expect(now("o")?.of).toEqual({ larder: "onion" });
     expect(screen.getByRole("alert").textContent).toContain("Not in the larder");

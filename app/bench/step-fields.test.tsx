@@ -43,7 +43,8 @@ function input(kind: StepKindName, field: StepField) {
   );
   const element = screen.getByLabelText<HTMLInputElement>(field.label);
   const type = (text: string) => {
-    fireEvent.change(element, { target: { value: text } });
+    const told = element.tagName === "SELECT" ? "change" : "input";
+    fireEvent[told](element, { target: { value: text } });
     return onChange.mock.calls.at(-1)?.[0];
   };
   return { onChange, element, type };

@@ -99,7 +99,7 @@ describe("the line on the Bench", () => {
     const field = bench.row(at).querySelector<HTMLInputElement>("ul input[spellcheck='false']:not([list])");
     if (!field) throw new Error("The row has no amount to type in.");
     const before = bench.drawn();
-    fireEvent.change(field, { target: { value: "750 g" } });
+    fireEvent.input(field, { target: { value: "750 g" } });
     expect(words(bench.row(at).querySelector("dl"))).toContain("750 g");
     expect(bench.drawn()).toBe(before);
     expect(bench.formula().document).toBe(document);
@@ -114,7 +114,7 @@ describe("the line on the Bench", () => {
     const field = bench.row(at).querySelector<HTMLInputElement>("ul input[spellcheck='false']:not([list])");
     if (!field) throw new Error("The row has no amount to type in.");
     field.focus();
-    fireEvent.change(field, { target: { value: "800 g" } });
+    fireEvent.input(field, { target: { value: "800 g" } });
     act(() => field.blur());
     expect(bench.formula().document).toBe(bench.formula().typed());
     expect(field.value).toBe("800 g");
@@ -124,7 +124,7 @@ describe("the line on the Bench", () => {
     bench.open(at);
     const field = bench.row(at).querySelector<HTMLInputElement>("ul input[spellcheck='false']:not([list])");
     if (!field) throw new Error("The row has no amount to type in.");
-    fireEvent.change(field, { target: { value: "lots and lots" } });
+    fireEvent.input(field, { target: { value: "lots and lots" } });
     expect(field.value).toBe("lots and lots");
     expect(field.getAttribute("aria-invalid")).toBe("true");
     expect(words(bench.row(at).querySelector("dl"))).toContain("500 g");
@@ -143,7 +143,7 @@ describe("the line on the Bench", () => {
       threads: [...bench.row(at).querySelectorAll("svg + div")].map(words),
     });
     const before = shown();
-    const type = (value: string) => fireEvent.change(field, { target: { value } });
+    const type = (value: string) => fireEvent.input(field, { target: { value } });
     type("750 g");
     const typed = shown();
     expect(typed.amounts).toContain("750 g");
@@ -181,7 +181,7 @@ describe("the line on the Bench", () => {
       if (!field) throw new Error("The row has no amount to type in.");
       const rows = () => [...bench.container.querySelectorAll("[data-row]")].map(words);
       for (const text of texts) {
-        fireEvent.change(field, { target: { value: text } });
+        fireEvent.input(field, { target: { value: text } });
         const atOnce = rows();
         await act(() => vi.advanceTimersByTimeAsync(300));
         expect(rows()).toEqual(atOnce);

@@ -41,13 +41,14 @@ export function useRowsInView(
     };
     const done = () => rows.toggleAttribute("data-typing", false);
     rows.addEventListener("focusin", typing);
-    rows.addEventListener("input", typing);
+    // On its way down: a field keeps what is typed in it to itself.
+    rows.addEventListener("input", typing, true);
     rows.addEventListener("focusout", done);
     for (const event of SCROLLING) addEventListener(event, done, { passive: true });
     return () => {
       watcher.disconnect();
       rows.removeEventListener("focusin", typing);
-      rows.removeEventListener("input", typing);
+      rows.removeEventListener("input", typing, true);
       rows.removeEventListener("focusout", done);
       for (const event of SCROLLING) removeEventListener(event, done);
     };

@@ -45,6 +45,25 @@ describe("a typed field", () => {
     await userEvent.type(oil, "plenty");
     expect(described()).toContain("✕");
   });
+  test("what is typed stays with the field, and always meets the reading of the moment", async () => {
+    const around = vi.fn();
+    const first = vi.fn();
+    const second = vi.fn();
+    const drawn = (onRead: (value: number) => void) => (
+      <div onInput={around}>
+        <TypedField label="The base" shown="6.00 kg" read={readMass("The base", "kg")} onRead={onRead} />
+      </div>
+    );
+    const view = render(drawn(first));
+    const input = screen.getByLabelText("The base");
+    await userEvent.clear(input);
+    await userEvent.type(input, "8");
+    view.rerender(drawn(second));
+    await userEvent.type(input, ".6");
+    expect(first).toHaveBeenLastCalledWith(8000);
+    expect(second).toHaveBeenLastCalledWith(8600);
+    expect(around).not.toHaveBeenCalled();
+  });
   test("is a form of its own, which Enter hands nowhere", async () => {
     const sent = vi.fn();
     addEventListener("submit", sent);

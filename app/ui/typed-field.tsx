@@ -94,6 +94,20 @@ export function TypedField<T>({
     if (result.ok) onRead(result.value);
     return result.ok;
   };
+  // The browser itself tells of a key: on its way through the tree of the page React would look after the field, and
+  // write its name anew, each time.
+  const latestTake = useRef(take);
+  useLayoutEffect(() => void (latestTake.current = take));
+  useLayoutEffect(() => {
+    const field = input.current;
+    const typed = (event: Event) => {
+      event.stopPropagation();
+      typing.current = true;
+      if (field) latestTake.current(field.value);
+    };
+    field?.addEventListener("input", typed);
+    return () => field?.removeEventListener("input", typed);
+  }, []);
   return (
     <div className={className}>
       <label htmlFor={id} className={hideLabel ? "sr-only" : "block text-xs text-faded"}>
@@ -114,10 +128,6 @@ export function TypedField<T>({
           aria-invalid={problem ? true : undefined}
           aria-describedby={problem || warning || hint ? `${id}-note` : describedBy}
           onFocus={selectAll}
-          onChange={event => {
-            typing.current = true;
-            take(event.currentTarget.value);
-          }}
           onBlur={event => {
             // What was refused may be understood by now: another line may have been put in since.
             if (problem && !take(event.currentTarget.value)) return;
