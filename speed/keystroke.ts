@@ -1,24 +1,23 @@
 import { type Page, chromium } from "@playwright/test";
 import { plainLine, withReductions } from "./lines";
-import { QuietRounds } from "./steady";
+import { wasDisturbed } from "./disturbed";
 
 /**
  * How long a keystroke in an amount takes, in the real browser on a processor made four times slower: until it stands in
- * its field, and until the line below is painted with what follows from it.
+ * its field, and until the line below is painted with what follows from it. A key during which others held the processor
+ * tells nothing of the page; it is left out, whatever it took, and another is pressed.
  */
 
 const SLOWER = 4;
-/** Every pace is measured in rounds, one after the other in turn; all keys of all rounds count alike. */
-const ROUNDS = 5;
-/** So many times at most the machine is waited for to be quiet. */
-const MOST_DISTURBED = 20;
-const KEYS = 40;
+/** The paces are measured in turn, in rounds of so many keys, until so many of each count. */
+const KEYS_A_ROUND = 40;
+const KEYS = 200;
+/** After so many rounds there are no more, however few keys count. */
+const MOST_ROUNDS = 12;
 /** Keys of each pace before those that count: the browser compiles what runs often. */
 const WARMING = 20;
-/** How far apart the keys are that the field is measured with, ms. */
-const FIELD_PACE = 120;
-/** How far apart the keys are that the line is measured with, ms: typed on, and one at a time. */
-const LINE_PACES = [150, 500];
+/** How far apart the keys are, ms: typed on, and one at a time. */
+const PACES = [150, 500];
 /** A key is held down so long, as a finger holds it, ms. */
 const HELD = 60;
 /** What the browser has seen of a round is all told so long after it, ms. */
@@ -34,130 +33,113 @@ const browser = await chromium.launch({
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 
-interface Seen {
-  readonly interactionId: number;
-  readonly duration: number;
+/** What the page itself keeps of a key. */
+interface Key {
+  readonly at: number;
+  /** How long it took until the browser showed the next frame, ms. */
+  shown: number;
+  /** How long it took until a figure of the line was painted, ms. */
+  painted: number | null;
 }
-
-/** What the page itself keeps while it is measured. */
 interface Watched {
-  /** How long the browser says keys took to the next paint. */
-  seen: Seen[];
-  /** How long it took from a key until a figure of the line was painted. */
-  painted: number[];
-  /** Whether the line is watched. */
-  lineWatched: boolean;
+  keys: Key[];
 }
 
 // 2 → 21 → 2 → 23 …: each key changes the amount, and with it all forty steps and both reductions.
 const keyAt = (i: number): string => (i % 2 ? "Backspace" : String(1 + (i % 9)));
 
-/** Presses so many keys where the caret stands, each so long after the one before, ms. */
-async function press(target: Page, count: number, apartMs: number): Promise<void> {
-  for (let i = 0; i < count; i++) {
-    await target.keyboard.press(keyAt(i), { delay: HELD });
-    await target.waitForTimeout(apartMs - HELD);
-  }
-  await target.waitForTimeout(TOLD_AFTER);
-}
-
-/** From now on the browser tells of every key how long it took to the next paint. */
-const watchTheKeys = (target: Page): Promise<void> =>
-  target.evaluate(() => {
-    const seen: Seen[] = [];
-    Object.assign(window, { seen });
+/** From now on the page keeps of every key how long it took. */
+const watch = (target: Page): Promise<void> =>
+  target.evaluate(shortest => {
+    const keys: Key[] = [];
+    Object.assign(window, { keys });
+    addEventListener(
+      "keydown",
+      event => keys.push({ at: event.timeStamp, shown: shortest, painted: null }),
+      true,
+    );
     new PerformanceObserver(list => {
-      for (const { interactionId, duration } of list.getEntries() as (PerformanceEntry & Seen)[])
-        if (interactionId) seen.push({ interactionId, duration });
-    }).observe({ type: "event", durationThreshold: 16 } as PerformanceObserverInit);
-  });
-
-/** How long each key of a round took to the next paint, sorted. */
-async function untilTheNextPaint(target: Page, count = KEYS): Promise<number[]> {
-  await target.evaluate(() => ((window as unknown as Watched).seen.length = 0));
-  await press(target, count, FIELD_PACE);
-  const seen = await target.evaluate(() => (window as unknown as Watched).seen);
-  const longest = new Map<number, number>();
-  for (const { interactionId, duration } of seen)
-    longest.set(interactionId, Math.max(longest.get(interactionId) ?? 0, duration));
-  const times = [...longest.values()];
-  while (times.length < count) times.push(SHORTEST_MS);
-  return times.sort((a, b) => a - b);
-}
-
-/** Makes the page keep, while it is asked to, how long each key took until a figure of the line was painted. */
-async function watchTheLine(target: Page): Promise<void> {
-  await target.evaluate(() => {
-    const painted: number[] = [];
-    const watched = Object.assign(window, { painted, lineWatched: false });
-    let pressed = 0;
-    addEventListener("keydown", () => (pressed = watched.lineWatched ? performance.now() : 0), true);
+      for (const { startTime, duration } of list.getEntries()) {
+        const key = keys.findLast(({ at }) => at <= startTime);
+        if (key) key.shown = Math.max(key.shown, duration);
+      }
+    }).observe({ type: "event", durationThreshold: shortest } as PerformanceObserverInit);
     const line = document.querySelector("section[aria-label='The line'] ol");
-    if (!line) throw new Error("There is no line on this page.");
+    if (!line) return;
     new MutationObserver(changes => {
-      const from = pressed;
+      const key = keys.at(-1);
       // Written in one piece: a named function inside would not survive the way into the page.
       if (
-        !from ||
+        !key ||
+        key.painted !== null ||
         !changes.some(({ target: node }) =>
           (node instanceof Element ? node : node.parentElement)?.closest("dl"),
         )
       )
         return;
-      pressed = 0;
+      key.painted = Infinity;
       requestAnimationFrame(() => {
         // A message comes after the frame has been painted.
         const { port1, port2 } = new MessageChannel();
-        port1.onmessage = () => painted.push(performance.now() - from);
+        port1.onmessage = () => (key.painted = performance.now() - key.at);
         port2.postMessage(null);
       });
     }).observe(line, { subtree: true, characterData: true, childList: true });
-  });
+  }, SHORTEST_MS);
+
+/** Keys that were left out. */
+let leftOut = 0;
+
+/** Presses so many keys where the caret stands, each so long after the one before, ms; tells of those that count. */
+async function press(target: Page, apartMs: number, count = KEYS_A_ROUND): Promise<Key[]> {
+  const undisturbed: boolean[] = [];
+  for (let i = 0; i < count; i++) {
+    const disturbed = await wasDisturbed(async () => {
+      await target.keyboard.press(keyAt(i), { delay: HELD });
+      await target.waitForTimeout(apartMs - HELD);
+    });
+    undisturbed.push(!disturbed);
+  }
+  await target.waitForTimeout(TOLD_AFTER);
+  const keys = await target.evaluate(() => (window as unknown as Watched).keys.splice(0));
+  const counted = keys.filter((_, i) => undisturbed[i]);
+  leftOut += keys.length - counted.length;
+  return counted;
 }
 
-/** How long each key of a round took until the line was painted, sorted. */
-async function untilTheLine(target: Page, apartMs: number, count = KEYS): Promise<number[]> {
-  await target.evaluate(() => {
-    const watched = window as unknown as Watched;
-    watched.painted.length = 0;
-    watched.lineWatched = true;
-  });
-  await press(target, count, apartMs);
-  const painted = await target.evaluate(() => {
-    const watched = window as unknown as Watched;
-    watched.lineWatched = false;
-    return watched.painted;
-  });
-  return painted.sort((a, b) => a - b);
+/** Keys of one pace, round by round. */
+interface Pace {
+  readonly apartMs: number;
+  readonly rounds: Key[][];
+}
+
+/** Presses keys at all these paces in turn, until enough of each count. */
+async function inTurn(target: Page, paces: readonly number[]): Promise<Pace[]> {
+  const all = paces.map(apartMs => ({ apartMs, rounds: [] as Key[][] }));
+  for (const { apartMs } of all) await press(target, apartMs, WARMING);
+  for (let i = 0; i < MOST_ROUNDS; i++)
+    for (const { apartMs, rounds } of all)
+      if (rounds.flat().length < KEYS) rounds.push(await press(target, apartMs));
+  return all;
 }
 
 const at = (times: readonly number[], share: number): number =>
-  times[Math.min(times.length - 1, Math.floor(times.length * share))] ?? NaN;
-
-/** One thing that is measured, round by round. */
-interface Measured {
-  readonly what: string;
-  readonly round: (count?: number) => Promise<number[]>;
-  readonly rounds: number[][];
-}
-
-const quiet = new QuietRounds(MOST_DISTURBED);
-
-/** Measures all in turn, round by round. */
-async function inTurn(all: readonly Measured[]): Promise<void> {
-  for (const { round } of all) await round(WARMING);
-  for (let i = 0; i < ROUNDS; i++)
-    for (const { round, rounds } of all) rounds.push(await quiet.take(() => round()));
-}
-
-/** Of all keys of all rounds. */
-const ofAll = ({ rounds }: Measured, share: number): number =>
-  at(
-    rounds.flat().sort((a, b) => a - b),
-    share,
-  );
+  [...times].sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(times.length * share))] ?? NaN;
 
 const shown = (ms: number): string => ms.toFixed(0);
+
+/** One figure of all keys that count, with the rounds it is made of. */
+function tell(what: string, { rounds }: Pace, of: (key: Key) => number, goal: boolean): void {
+  const all = rounds.flat().map(of);
+  const p95 = at(all, 0.95);
+  const judged = goal ? `   goal ${GOAL_MS} ms: ${p95 < GOAL_MS ? "met" : "not met"}` : "";
+  console.log(
+    `${what.padEnd(46)} median ${shown(at(all, 0.5)).padStart(3)} ms, 95th percentile ${shown(p95).padStart(3)} ms (rounds ${rounds
+      .filter(round => round.length > 0)
+      .map(round => shown(at(round.map(of), 0.95)))
+      .join(" ")})${judged}`,
+  );
+}
 
 try {
   await page.goto(`${url}/who?to=/bench/new/file`);
@@ -175,44 +157,25 @@ try {
   await field.fill("20 %");
   await field.press("Home");
   await field.press("ArrowRight");
-  await watchTheKeys(page);
-  await watchTheLine(page);
-  const measured: Measured[] = [
-    { what: "in the field", round: count => untilTheNextPaint(page, count), rounds: [] },
-    ...LINE_PACES.map(apart => ({
-      what: `until the line is painted, keys ${apart} ms apart`,
-      round: (count?: number) => untilTheLine(page, apart, count),
-      rounds: [],
-    })),
-  ];
-  await inTurn(measured);
+  await watch(page);
+  const paces = await inTurn(page, PACES);
   // The floor of this machine: the same keys in a page that holds one field and nothing else.
   await page.goto("about:blank");
   await page.setContent("<input>");
   await page.locator("input").click();
-  await watchTheKeys(page);
-  const floor: Measured = {
-    what: "in an empty page",
-    round: count => untilTheNextPaint(page, count),
-    rounds: [],
-  };
-  await inTurn([floor]);
+  await watch(page);
+  const floor = await inTurn(page, PACES.slice(0, 1));
   console.log(
-    `\nA keystroke in the amount of the first of 40 steps with two reductions, processor ${SLOWER} times slower; ${ROUNDS} rounds of ${KEYS} keys.`,
+    `\nA keystroke in the amount of the first of 40 steps with two reductions, processor ${SLOWER} times slower; ${paces.map(({ rounds }) => rounds.flat().length).join(" and ")} keys.`,
   );
-  for (const one of [...measured, floor]) {
-    const p95 = ofAll(one, 0.95);
-    const goal = one === floor ? "" : `   goal ${GOAL_MS} ms: ${p95 < GOAL_MS ? "met" : "not met"}`;
-    console.log(
-      `${one.what.padEnd(46)} median ${shown(ofAll(one, 0.5)).padStart(3)} ms, 95th percentile ${shown(p95).padStart(3)} ms (rounds ${one.rounds.map(times => shown(at(times, 0.95))).join(" ")})${goal}`,
-    );
+  for (const pace of paces) {
+    const apart = `, keys ${pace.apartMs} ms apart`;
+    tell(`in the field${apart}`, pace, key => key.shown, true);
+    // A key nobody saw painted has not met any goal.
+    tell(`until the line is painted${apart}`, pace, key => key.painted ?? Infinity, true);
   }
-  if (quiet.disturbed)
-    console.log(
-      quiet.gaveUp
-        ? `Other work held the processor ${quiet.disturbed} times and was waited for no longer: not all of this is of a quiet machine.`
-        : `Other work held the processor ${quiet.disturbed} times; what it fell into was measured again.`,
-    );
+  for (const pace of floor) tell("in an empty page", pace, key => key.shown, false);
+  if (leftOut) console.log(`${leftOut} keys fell into moments when others held the processor: left out.`);
 } finally {
   await browser.close();
 }
