@@ -1,3 +1,4 @@
+import { median } from "simple-statistics";
 import {
   type FormulaDocument,
   FIGURES,
@@ -104,9 +105,6 @@ for (let n = 1; n <= 60; n++) {
     if (!(Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(b))))
       throw new Error(`Not the same ${what}: ${a} here, ${b} in the sheet.`);
 }
-
-const median = (times: readonly number[]): number =>
-  [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? NaN;
 
 /** How long each of so many changes took, ms. */
 const timesOf = (job: (n: number) => unknown, from: number, count: number): number[] =>

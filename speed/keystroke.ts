@@ -1,4 +1,5 @@
 import { type Page, chromium } from "@playwright/test";
+import { median, quantile } from "simple-statistics";
 import { plainLine, withReductions } from "./lines";
 import { wasDisturbed } from "./disturbed";
 
@@ -123,20 +124,21 @@ async function inTurn(target: Page, paces: readonly number[]): Promise<Pace[]> {
   return all;
 }
 
-const at = (times: readonly number[], share: number): number =>
-  [...times].sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(times.length * share))] ?? NaN;
-
 const shown = (ms: number): string => ms.toFixed(0);
 
 /** One figure of all keys that count, with the rounds it is made of. */
 function tell(what: string, { rounds }: Pace, of: (key: Key) => number, goal: boolean): void {
   const all = rounds.flat().map(of);
-  const p95 = at(all, 0.95);
+  if (all.length === 0) {
+    console.log(`${what.padEnd(46)} not known: others held the processor at every key`);
+    return;
+  }
+  const p95 = quantile(all, 0.95);
   const judged = goal ? `   goal ${GOAL_MS} ms: ${p95 < GOAL_MS ? "met" : "not met"}` : "";
   console.log(
-    `${what.padEnd(46)} median ${shown(at(all, 0.5)).padStart(3)} ms, 95th percentile ${shown(p95).padStart(3)} ms (rounds ${rounds
+    `${what.padEnd(46)} median ${shown(median(all)).padStart(3)} ms, 95th percentile ${shown(p95).padStart(3)} ms (rounds ${rounds
       .filter(round => round.length > 0)
-      .map(round => shown(at(round.map(of), 0.95)))
+      .map(round => shown(quantile(round.map(of), 0.95)))
       .join(" ")})${judged}`,
   );
 }

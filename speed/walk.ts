@@ -1,3 +1,4 @@
+import { median } from "simple-statistics";
 import { intervalsAlong, openKitchen, walk } from "../core/formula";
 import { NOMINAL_FACTS } from "../core/facts";
 import { degC, ml, s, watts } from "../core/quantity";
@@ -10,14 +11,14 @@ import { DEMO_KITCHEN } from "../demo/kitchen";
 import { plainLine, withReductions } from "./lines";
 
 /** Median of `rounds` timings of a job after warming up, ms. */
-function median(job: () => unknown, rounds = 60, warmUp = 60): number {
+function timeOf(job: () => unknown, rounds = 60, warmUp = 60): number {
   for (let i = 0; i < warmUp; i++) job();
   const times = Array.from({ length: rounds }, () => {
     const from = performance.now();
     job();
     return performance.now() - from;
-  }).sort((a, b) => a - b);
-  return times[Math.floor(rounds / 2)] ?? 0;
+  });
+  return median(times);
 }
 
 const kitchen = openKitchen(DEMO_KITCHEN);
@@ -75,16 +76,16 @@ const tracked = () => {
 const reduceSum = SUMS.find(sum => sum.name === "reduce");
 
 const rows: [string, number][] = [
-  ["walk of a 40-step line, nothing simulated", median(() => walk(forty, kitchen), 200, 400)],
-  ["the same as a JSON copy (named peer: structuredClone)", median(() => structuredClone(forty), 200, 200)],
-  ["walk of the demo stock (one simmer, one steep)", median(() => walk(stock, kitchen))],
-  ["walk of the demo glace (its stock, then two reductions)", median(() => walk(glace, kitchen))],
-  ["one simulated hour of an eight-hour simmer", median(eightHours) / 8],
-  ["one short reduction, any run", median(shortRun)],
-  ["walk of a 40-step line with two real reductions", median(() => walk(fortyReduced, kitchen), 30, 20)],
-  ["fifty readings tracked, and the arrival", median(tracked)],
-  ["the quick sum “reduce” with its interval", median(() => runSum("reduce", reduceSum?.example), 20, 10)],
-  ["intervals of the whole stock line", median(() => intervalsAlong(stock, DEMO_KITCHEN), 5, 2)],
+  ["walk of a 40-step line, nothing simulated", timeOf(() => walk(forty, kitchen), 200, 400)],
+  ["the same as a JSON copy (named peer: structuredClone)", timeOf(() => structuredClone(forty), 200, 200)],
+  ["walk of the demo stock (one simmer, one steep)", timeOf(() => walk(stock, kitchen))],
+  ["walk of the demo glace (its stock, then two reductions)", timeOf(() => walk(glace, kitchen))],
+  ["one simulated hour of an eight-hour simmer", timeOf(eightHours) / 8],
+  ["one short reduction, any run", timeOf(shortRun)],
+  ["walk of a 40-step line with two real reductions", timeOf(() => walk(fortyReduced, kitchen), 30, 20)],
+  ["fifty readings tracked, and the arrival", timeOf(tracked)],
+  ["the quick sum “reduce” with its interval", timeOf(() => runSum("reduce", reduceSum?.example), 20, 10)],
+  ["intervals of the whole stock line", timeOf(() => intervalsAlong(stock, DEMO_KITCHEN), 5, 2)],
 ];
 const unit = rows[0]?.[1] ?? 1;
 console.log(

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { FIGURES, type FigureId, type StateAfterStep, type StepIntervals } from "~/core/formula";
-import { g, printMass, printNumber } from "~/core/quantity";
+import { type Grams, printMass, printNumber } from "~/core/quantity";
 import { type Band, bandText, clockBandText, elapsedClock } from "../text/format";
 import { type Face, faceOf } from "./faces";
 import type { LineNow } from "./line-now";
@@ -118,6 +118,10 @@ export function Amounts({
   );
 }
 
+/** Of a line that is gone there is nothing to tell. */
+const massIn = (found: { readonly massG: Grams } | undefined): string =>
+  found ? printMass(found.massG) : "";
+
 /** Stated, measured and assumed never look alike. */
 const LOOK = { stated: "font-semibold", measured: "is-measured", assumed: "is-assumed" };
 
@@ -142,7 +146,7 @@ function LineAmount({ lineId, face }: { lineId: string; face: Face }) {
             const line = lineOf(now);
             return line ? faceOf(line, face, face === "per litre" ? now.walked.finishedMl : 0) : "";
           }}
-          called={now => `${name}, ${printMass(lineOf(now)?.massG ?? g(0))}, ${certainty}`}
+          called={now => `${name}, ${massIn(lineOf(now))}, ${certainty}`}
         />
         {certainty === "assumed" && <span title="assumed"> ?</span>}
       </Amount>
@@ -163,11 +167,9 @@ function ComputedAmount({ what, band }: { what: string; band: string }) {
           asked={{ ask: "computed", step: index, what }}
           of={now => {
             const computed = computedOf(now);
-            if (!computed) return "";
-            const mass = printMass(computed.massG);
-            return computed.way === "out" ? `−${mass}` : mass;
+            return computed?.way === "out" ? `−${massIn(computed)}` : massIn(computed);
           }}
-          called={now => `${what}, ${printMass(computedOf(now)?.massG ?? g(0))}, worked out`}
+          called={now => `${what}, ${massIn(computedOf(now))}, worked out`}
         />
       </Amount>
     </div>

@@ -5,6 +5,7 @@ import {
   type ReactNode,
   createContext,
   useContext,
+  useEffectEvent,
   useId,
   useLayoutEffect,
   useRef,
@@ -94,17 +95,15 @@ export function TypedField<T>({
     if (result.ok) onRead(result.value);
     return result.ok;
   };
+  const typed = useEffectEvent((event: Event) => {
+    event.stopPropagation();
+    typing.current = true;
+    if (input.current) take(input.current.value);
+  });
   // The browser itself tells of a key: on its way through the tree of the page React would look after the field, and
   // write its name anew, each time.
-  const latestTake = useRef(take);
-  useLayoutEffect(() => void (latestTake.current = take));
   useLayoutEffect(() => {
     const field = input.current;
-    const typed = (event: Event) => {
-      event.stopPropagation();
-      typing.current = true;
-      if (field) latestTake.current(field.value);
-    };
     field?.addEventListener("input", typed);
     return () => field?.removeEventListener("input", typed);
   }, []);

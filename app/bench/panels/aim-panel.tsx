@@ -11,6 +11,7 @@ import {
 } from "~/core/formula";
 import { g, printMass, printNumber } from "~/core/quantity";
 import { Button } from "../../ui/button";
+import { Choice } from "../../ui/choice";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import { useSolver } from "../../workers/use-solver";
@@ -103,23 +104,12 @@ export function AimPanel({ formula, kitchen, walked, burnerId }: PanelProps & { 
             </select>
           </label>
         )}
-        <label className="block text-xs text-faded">
-          served as
-          <select
-            value={document.servedAs}
-            onChange={event => {
-              const servedAs = event.currentTarget.value as (typeof SERVED_AS)[number];
-              edit(d => ({ ...d, servedAs }));
-            }}
-            className="block h-8.5 rounded-md border border-rule bg-enamel px-2 text-base text-ink"
-          >
-            {SERVED_AS.map(id => (
-              <option key={id} value={id}>
-                {INTENSITY[id].label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="served as"
+          value={document.servedAs}
+          options={SERVED_AS.map(id => [id, INTENSITY[id].label])}
+          onPick={servedAs => edit(d => ({ ...d, servedAs }))}
+        />
         <TypedField
           label="portion"
           shown={printMass(g(document.portionG))}

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { type ScalePolicy, type ScaleTo, type Scaled } from "~/core/formula";
 import { g, printKilograms, printMass, printNumber } from "~/core/quantity";
 import { Button } from "../../ui/button";
+import { Choice } from "../../ui/choice";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import { useSolver } from "../../workers/use-solver";
@@ -15,6 +16,10 @@ const BY_WORDS: Record<By, string> = {
   covers: "covers",
   line: "I only have",
   vessel: "what fits a pot",
+};
+const POLICY_WORDS: Record<ScalePolicy, string> = {
+  "keep time": "as long as written",
+  "keep proportions": "in the same proportions, longer",
 };
 
 /** Scales, and shows the three side by side: as it is, plainly multiplied, and with what does not scale put right. */
@@ -65,20 +70,15 @@ export function ScalePanel({ formula, kitchen, walked, burnerId }: PanelProps & 
         if (!found.ok) setProblem(found.problems[0]?.message ?? "That cannot be reached.");
       });
   };
-  const select = "block h-8.5 rounded-md border border-rule bg-enamel px-2 text-base text-ink";
   return (
     <div>
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
-        <label className="text-xs text-faded">
-          Scale by
-          <select value={by} onChange={event => setBy(event.currentTarget.value as By)} className={select}>
-            {Object.entries(BY_WORDS).map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="Scale by"
+          value={by}
+          options={Object.entries(BY_WORDS) as [By, string][]}
+          onPick={setBy}
+        />
         {by === "base" && (
           <TypedField
             label={document.base.name}
@@ -140,49 +140,28 @@ export function ScalePanel({ formula, kitchen, walked, burnerId }: PanelProps & 
               onRead={setHaveG}
               width="w-28"
             />
-            <label className="text-xs text-faded">
-              of
-              <select
-                value={lineId}
-                onChange={event => setLineId(event.currentTarget.value)}
-                className={select}
-              >
-                {lines.map(line => (
-                  <option key={line.lineId} value={line.lineId}>
-                    {line.name} ({printMass(line.massG)} now)
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Choice
+              label="of"
+              value={lineId}
+              options={lines.map(line => [line.lineId, `${line.name} (${printMass(line.massG)} now)`])}
+              onPick={setLineId}
+            />
           </>
         )}
         {by === "vessel" && (
-          <label className="text-xs text-faded">
-            pot
-            <select
-              value={vesselId}
-              onChange={event => setVesselId(event.currentTarget.value)}
-              className={select}
-            >
-              {pots.map(pot => (
-                <option key={pot.id} value={pot.id}>
-                  {pot.name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice
+            label="pot"
+            value={vesselId}
+            options={pots.map(pot => [pot.id, pot.name])}
+            onPick={setVesselId}
+          />
         )}
-        <label className="text-xs text-faded">
-          what simmers
-          <select
-            value={policy}
-            onChange={event => setPolicy(event.currentTarget.value as ScalePolicy)}
-            className={select}
-          >
-            <option value="keep time">as long as written</option>
-            <option value="keep proportions">in the same proportions, longer</option>
-          </select>
-        </label>
+        <Choice
+          label="what simmers"
+          value={policy}
+          options={Object.entries(POLICY_WORDS) as [ScalePolicy, string][]}
+          onPick={setPolicy}
+        />
         <Button look="act" onClick={work} disabled={busy}>
           {busy ? "Working …" : "Scale"}
         </Button>
