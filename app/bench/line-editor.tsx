@@ -92,7 +92,7 @@ const CERTAINTY_WORDS: Record<Certainty, string> = {
 };
 
 /** What reads an amount back stands on one line up to so many letters, else on two. */
-const ONE_LINE = 54;
+const ONE_LINE = 60;
 
 type LineRowProps = Pick<Editing, "edit" | "typed"> & {
   line: Line;
@@ -118,7 +118,7 @@ const LineRow = memo(function LineRow({
   const setOf = useCallback((of: Line["of"]) => edit(d => updateLine(d, id, { of })), [edit, id]);
   const noteId = useId();
   return (
-    <li className="grid grid-cols-[minmax(5rem,1fr)_auto_auto] items-start gap-x-2 gap-y-1 @min-[22rem]:grid-cols-[minmax(5rem,1.4fr)_minmax(5rem,1fr)_auto_auto] @min-[31rem]:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_auto] @min-[31rem]:gap-x-3">
+    <li className="grid grid-cols-[minmax(5rem,1fr)_auto_auto] items-start gap-x-2 gap-y-1 @min-[22rem]:grid-cols-[minmax(5rem,1.25fr)_minmax(5rem,1fr)_auto_auto] @min-[31rem]:grid-cols-[8rem_minmax(7.5rem,1fr)_auto_auto] @min-[31rem]:gap-x-3">
       {/* On a phone the name has a row of its own. */}
       <div className="col-span-full @min-[22rem]:col-span-1">
         <IngredientField of={line.of} kitchen={kitchen} onRead={setOf} />
@@ -152,7 +152,7 @@ const LineRow = memo(function LineRow({
           onChange={event =>
             edit(d => updateLine(d, id, { certainty: event.currentTarget.value as Certainty }))
           }
-          className="h-8.5 rounded-md border border-rule bg-enamel px-1 text-sm text-ink"
+          className="h-8.5 w-20 rounded-md border border-rule bg-enamel px-0.5 text-sm text-ink"
         >
           {Object.entries(CERTAINTY_WORDS).map(([key, words]) => (
             <option key={key} value={key}>
@@ -163,7 +163,7 @@ const LineRow = memo(function LineRow({
       </label>
       <button
         type="button"
-        className="mt-0.5 rounded-md p-1.5 text-faded hover:text-beet"
+        className="mt-0.5 -mr-1.5 rounded-md p-1.5 text-faded hover:text-beet"
         aria-label={`Remove ${ingredient?.name ?? "this ingredient"}`}
         onClick={() => edit(d => removeLine(d, line.id))}
       >
