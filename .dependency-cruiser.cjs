@@ -38,8 +38,8 @@ module.exports = {
     {
       name: "workers-use-core-only",
       severity: "error",
-      from: { path: "^app/workers/.*[.]worker[.]ts$" },
-      to: { path: "^(app|data|server)/" },
+      from: { path: "^app/workers/.*(-jobs|[.]worker)[.]ts$" },
+      to: { path: "^(app|data|server)/", pathNot: "^app/workers/.*-jobs[.]ts$" },
     },
     {
       name: "no-circles",

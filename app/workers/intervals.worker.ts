@@ -1,17 +1,4 @@
 import { expose } from "comlink";
-import { type FormulaDocument, type KitchenData, intervalsAlong } from "~/core/formula";
+import { intervalJobs } from "./interval-jobs";
 
-let opened: KitchenData | null = null;
-
-const jobs = {
-  /** The kitchen all questions from now on are asked in. */
-  kitchen: (kitchen: KitchenData): void => {
-    opened = kitchen;
-  },
-  intervals: (document: FormulaDocument, burnerId: string) =>
-    opened ? intervalsAlong(document, opened, burnerId) : [],
-};
-
-export type IntervalJobs = typeof jobs;
-
-expose(jobs);
+expose(intervalJobs());

@@ -1,7 +1,7 @@
 import { type Remote, releaseProxy, wrap } from "comlink";
 import { startTransition, useEffect, useRef, useState } from "react";
 import type { FormulaDocument, KitchenData, StepIntervals } from "~/core/formula";
-import type { IntervalJobs } from "./intervals.worker";
+import type { IntervalJobs } from "./interval-jobs";
 
 /** Typing pauses this long before the intervals are asked for, ms. */
 const PAUSE_MS = 500;

@@ -1,6 +1,6 @@
 import { type Remote, releaseProxy, wrap } from "comlink";
 import { useCallback, useEffect, useRef } from "react";
-import type { SolverJobs } from "./solver.worker";
+import type { SolverJobs } from "./solver-jobs";
 
 /** The long sums of the Bench, beside the page: made at the first question, ended with the page. */
 export function useSolver(): () => Remote<SolverJobs> {

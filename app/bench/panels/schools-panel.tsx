@@ -2,7 +2,7 @@ import { useEffect, useState } from "react";
 import { changeSchool, familyById } from "~/core/families";
 import { type Conflict, type Kitchen } from "~/core/formula";
 import { printNumber } from "~/core/quantity";
-import type { SchoolOutcome } from "../../workers/solver.worker";
+import type { SchoolOutcome } from "../../workers/solver-jobs";
 import { useSolver } from "../../workers/use-solver";
 import type { Formula } from "../use-formula";
 
