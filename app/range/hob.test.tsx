@@ -1,56 +1,24 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, test } from "vitest";
-import { intervalsAlong, openKitchen, walk } from "~/core/formula";
-import { type RunEvent, type RunPayload, stepBand } from "~/core/run";
-import { DEMO_FORMULAS, GLACE_ID } from "~/demo/formulas";
+import { GLACE_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { Hob } from "./hob";
-import type { LiveRun } from "./live-run.server";
 import { potNow } from "./pot-now";
+import { START, batchOf, logged, minute } from "./testing";
 
 afterEach(cleanup);
 
-const START = Date.UTC(2026, 10, 23, 15, 0);
-const minute = (n: number) => START + n * 60_000;
-const event = (n: number, at: number, payload: RunPayload): RunEvent => ({
-  id: `01HZZZZZZZZZZZZZZZZZ${String(n).padStart(6, "0")}`,
-  at: new Date(minute(at)).toISOString(),
-  clockOffsetMs: 0,
-  personId: "noor",
-  payload,
-});
-
-function glaceOnBurner2(): LiveRun {
-  const document = DEMO_FORMULAS[GLACE_ID];
-  if (!document) throw new Error("The demo glace is gone.");
-  const walked = walk(document, openKitchen(DEMO_KITCHEN, {}, "open-2"));
-  const intervals = intervalsAlong(document, DEMO_KITCHEN, "open-2");
-  return {
-    run: {
-      id: "r1",
-      formulaId: GLACE_ID,
-      formulaVersionId: "v1",
-      baseG: 8000,
-      burnerId: "open-2",
-      startedBy: "Noor Adeyi",
-      startedAt: new Date(START),
-      finishedAt: null,
-    },
-    versionNumber: 1,
-    document,
-    bands: walked.states.flatMap((state, i) => (intervals[i] ? [stepBand(state, intervals[i])] : [])),
-    events: [
-      event(1, 0, { kind: "started", burnerId: "open-2" }),
-      event(2, 1, { kind: "step-begun", stepId: "g1" }),
-      event(3, 5, { kind: "step-done", stepId: "g1" }),
-      event(4, 5, { kind: "step-begun", stepId: "g2" }),
-    ],
-  };
-}
-
 describe("a pot on the hob", () => {
-  const live = glaceOnBurner2();
+  const live = batchOf(
+    GLACE_ID,
+    [
+      logged(1, { kind: "step-begun", stepId: "g1" }),
+      logged(5, { kind: "step-done", stepId: "g1" }),
+      logged(5, { kind: "step-begun", stepId: "g2" }),
+    ],
+    "open-2",
+  );
   test("falls from its start towards its mark, within limits", () => {
     const [early, late] = [potNow(live, DEMO_KITCHEN, minute(40)), potNow(live, DEMO_KITCHEN, minute(80))];
     expect(early.place).toBe("fire");

@@ -1,56 +1,16 @@
 import { describe, expect, test } from "vitest";
-import { type FormulaDocument, intervalsAlong, openKitchen, walk } from "~/core/formula";
-import { type RunEvent, type RunPayload, UNKNOWN_BAND, stepBand } from "~/core/run";
-import { DEMO_FORMULAS, STOCK_ID } from "~/demo/formulas";
+import { STOCK_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
-import type { LiveRun } from "./live-run.server";
+import type { RunEvent } from "~/core/run";
 import { potNow } from "./pot-now";
+import { batchOf, logged as event, minute as at, stepsBefore } from "./testing";
 
-const found = DEMO_FORMULAS[STOCK_ID];
-if (!found) throw new Error("The demo stock is gone.");
-const stock: FormulaDocument = found;
-const START = Date.UTC(2026, 10, 23, 8, 0, 0);
-const at = (minute: number) => START + minute * 60_000;
-let counter = 0;
-const event = (minute: number, payload: RunPayload): RunEvent => ({
-  id: `01HZZZZZZZZZZZZZZZZZ${String(++counter).padStart(6, "0")}`,
-  at: new Date(at(minute)).toISOString(),
-  clockOffsetMs: 0,
-  personId: "noor",
-  payload,
-});
-
-const burnerId = DEMO_KITCHEN.defaultBurnerId;
-const walked = walk(stock, openKitchen(DEMO_KITCHEN, {}, burnerId));
-const intervals = intervalsAlong(stock, DEMO_KITCHEN, burnerId);
-const bands = walked.states.map((state, i) => (intervals[i] ? stepBand(state, intervals[i]) : UNKNOWN_BAND));
+const stock = batchOf(STOCK_ID).document;
 const simmer = stock.steps.findIndex(step => step.kind === "simmer");
 const simmerId = stock.steps[simmer]?.id ?? "";
-
-/** A batch of the demo stock with these events after its start. */
-const run = (...events: RunEvent[]): LiveRun => ({
-  run: {
-    id: "run",
-    formulaId: STOCK_ID,
-    formulaVersionId: "version",
-    baseG: stock.base.massG,
-    burnerId,
-    startedBy: "Noor",
-    startedAt: new Date(START),
-    finishedAt: null,
-  },
-  versionNumber: 1,
-  document: stock,
-  events: [event(0, { kind: "started", burnerId }), ...events],
-  bands,
-});
+const run = (...after: RunEvent[]) => batchOf(STOCK_ID, after);
 const untilSimmer = (): RunEvent[] => [
-  ...stock.steps
-    .slice(0, simmer)
-    .flatMap((step, i) => [
-      event(1 + i * 10, { kind: "step-begun", stepId: step.id }),
-      event(9 + i * 10, { kind: "step-done", stepId: step.id }),
-    ]),
+  ...stepsBefore(stock, simmer),
   event(60, { kind: "step-begun", stepId: simmerId }),
 ];
 
