@@ -52,8 +52,8 @@ export function AskProvider({
                 )}
                 <h3 className="mt-6 text-sm text-faded">What entered</h3>
                 <ul className="mt-1 divide-y divide-rule border-y border-rule">
-                  {explanation.inputs.map(input => (
-                    <li key={`${input.label} ${input.value}`} className="py-2.5">
+                  {explanation.inputs.map((input, index) => (
+                    <li key={index} className="py-2.5">
                       <div className="flex items-baseline justify-between gap-4">
                         <span>{input.label}</span>
                         {input.then ? (

@@ -1,17 +1,17 @@
-import { BASIS_OF_MARK } from "../estimate";
 import { EXITS, type Exit, exitMass, liquorMass } from "../pot";
-import { printKilograms, printLength, printMass, printNumber, printVolume } from "../quantity";
+import { g, printKilograms, printLength, printMass, printNumber, printVolume } from "../quantity";
 import { displacedIn } from "./steps/shared";
 import { geometryOfVessel } from "../vessel";
-import { type RelationNames, relationInWords } from "./amount";
 import type { FormulaDocument } from "./document";
 import { explainComputed } from "./explain-computed";
 import { explainFigure } from "./explain-figure";
+import { explainLine } from "./explain-line";
 import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "./explanation";
 import type { Kitchen } from "./kitchen";
+import { type ProductKind, productKind } from "./product";
 import { kindOf } from "./steps";
 import type { StateAfterStep } from "./state-after";
-import type { Walk } from "./walk";
+import { type Walk, walk } from "./walk";
 
 const EXIT_WORDS: Record<Exit, string> = {
   vapour: "left as steam",
@@ -22,11 +22,39 @@ const EXIT_WORDS: Record<Exit, string> = {
   poured: "poured off",
 };
 
+/** Less than this has not left the pot, g. */
+const LEAST_G = 0.5;
+
 /**
  * Takes a number of a walked formula apart: the rule, its inputs, their sources, and what would sharpen it.
- * Following `then` leads down to what was weighed or typed.
+ * Following `then` leads down to what was weighed or typed, into the formulas a line draws on too.
  */
 export function explain(
+  asked: Askable,
+  document: FormulaDocument,
+  walked: Walk,
+  kitchen: Kitchen,
+): Explanation | null {
+  return asked.of === undefined
+    ? explainHere(asked, document, walked, kitchen)
+    : explainElsewhere(asked, asked.of, kitchen);
+}
+
+/** A number of another formula; what it leads to is of that formula too, unless it leads on to a third. */
+function explainElsewhere(asked: Askable, formulaId: string, kitchen: Kitchen): Explanation | null {
+  const document = kitchen.data.formulas[formulaId];
+  const found = document && explainHere(asked, document, walk(document, kitchen), kitchen);
+  if (!found) return null;
+  return {
+    ...found,
+    title: `${document.name}: ${found.title}`,
+    inputs: found.inputs.map(input =>
+      input.then ? { ...input, then: { of: formulaId, ...input.then } } : input,
+    ),
+  };
+}
+
+function explainHere(
   asked: Askable,
   document: FormulaDocument,
   walked: Walk,
@@ -43,7 +71,7 @@ export function explain(
     case "mark":
       return explainMark(asked.step, state, walked, kitchen);
     case "line":
-      return explainLine(asked.lineId, state, document);
+      return explainLine(asked, document, walked, kitchen);
     case "figure":
       if (asked.figure === "mass") return explainMass(asked.step, state, walked);
       if (asked.figure === "litres") return explainLitres(asked.step, state);
@@ -86,17 +114,25 @@ function explainMass(index: number, state: StateAfterStep, walked: Walk): Explan
       source: "worked out",
       then: { ask: "computed", step: index, what: computed.what },
     });
-  for (const exit of EXITS) {
-    const left = exitMass(state.pot, exit) - (before ? exitMass(before.pot, exit) : 0);
-    if (left < 0.5) continue;
-    const computed = state.computed.find(c => c.way === "out");
+  const out = state.computed.filter(c => c.way === "out");
+  for (const { what, massG } of out)
     inputs.push({
-      label: EXIT_WORDS[exit],
-      value: `− ${printMass(left as never)}`,
+      label: what,
+      value: `− ${printMass(massG)}`,
       basis: "estimate",
       source: "worked out",
-      ...(computed && { then: { ask: "computed", step: index, what: computed.what } as const }),
+      then: { ask: "computed", step: index, what },
     });
+  // What a step does not name for itself still stands in the pot's books.
+  for (const exit of out.length ? [] : EXITS) {
+    const left = g(exitMass(state.pot, exit) - (before ? exitMass(before.pot, exit) : 0));
+    if (left >= LEAST_G)
+      inputs.push({
+        label: EXIT_WORDS[exit],
+        value: `− ${printMass(left)}`,
+        basis: "estimate",
+        source: "worked out",
+      });
   }
   return {
     title: `In the pot after “${titleOf(state)}”`,
@@ -201,88 +237,35 @@ function explainMark(
   };
 }
 
-function explainLine(lineId: string, state: StateAfterStep, document: FormulaDocument): Explanation | null {
-  const amount = state.lines.find(line => line.lineId === lineId);
-  const line = document.steps.flatMap(step => step.lines).find(l => l.id === lineId);
-  if (!amount || !line) return null;
-  const ingredient = state.sources.get(lineId);
-  const relation = line.amount;
-  const group = relation.kind === "part" ? document.groups.find(x => x.id === relation.group) : undefined;
-  const inputs: ExplainedInput[] = [
-    {
-      label: `the ${document.base.name}`,
-      value: printMass(document.base.massG as never),
-      basis: "measured",
-      source: "what lies on the table, typed here",
-    },
-  ];
-  if (group)
-    inputs.push({
-      label: group.name,
-      value: relationInWords(group.total, namesIn(document, state)),
-      basis: "exact",
-      source: "this formula",
-    });
-  if (ingredient && ingredient.ediblePct < 100)
-    inputs.push({
-      label: "as purchased",
-      value: `${printMass(amount.purchasedG)} at ${ingredient.ediblePct} % used`,
-      basis:
-        ingredient.edibleSource.mark === "measured"
-          ? "measured"
-          : BASIS_OF_MARK[ingredient.edibleSource.mark],
-      source: ingredient.edibleSource.text,
-    });
-  return {
-    title: amount.name,
-    value: printMass(amount.massG),
-    rule: relationInWords(relation, namesIn(document, state)),
-    symbols:
-      relation.kind === "part"
-        ? "m = total · parts / Σ parts"
-        : relation.kind === "share-of-base"
-          ? "m = base · share"
-          : relation.kind === "per-litre"
-            ? "m = g/l · litres finished"
-            : relation.kind === "to-reach"
-              ? "m = m₀ · (s − s₀) / (c − s)"
-              : "m as typed",
-    inputs: [
-      ...inputs,
-      ...(line.typed
-        ? [
-            {
-              label: "typed as",
-              value: line.typed,
-              basis: "exact" as const,
-              source: "converted once to grams",
-            },
-          ]
-        : []),
-    ],
-    sharpen:
-      amount.certainty === "assumed"
-        ? "This amount is assumed: weigh it once while cooking."
-        : "Weigh it in on the Stove.",
-  };
-}
+/** What a line gives, in words, by what is left in its pot. */
+const GIVES: Readonly<Record<ProductKind, string>> = {
+  liquor: "The liquor in the pot after the last step, at 20 °C; floating fat does not count.",
+  everything: "Everything in the pot after the last step, what is in pieces with it, at 20 °C.",
+  fat: "The fat in the pot after the last step, at 20 °C: no liquor is left under it.",
+};
 
 function explainYield(walked: Walk): Explanation | null {
   const last = walked.states.length - 1;
-  if (last < 0 || walked.finishedMl <= 0) return null;
+  const pot = walked.states[last]?.pot;
+  if (!pot || walked.finishedMl <= 0) return null;
+  const kind = productKind(pot);
   return {
     title: "What this formula gives",
     value: `${printVolume(walked.finishedMl)}, ${printKilograms(walked.finishedG)}`,
-    rule: "The liquor in the pot after the last step, at 20 °C; floating fat does not count.",
+    rule: GIVES[kind],
     symbols: "yield = Σ in − steam − strained − skimmed",
     inputs: [
-      {
-        label: "litres after the last step",
-        value: printVolume(walked.finishedMl),
-        basis: "estimate",
-        source: "walked along the line",
-        then: { ask: "litres", step: last },
-      },
+      ...(kind === "liquor"
+        ? [
+            {
+              label: "litres after the last step",
+              value: printVolume(walked.finishedMl),
+              basis: "estimate" as const,
+              source: "walked along the line",
+              then: { ask: "litres" as const, step: last },
+            },
+          ]
+        : []),
       {
         label: "mass after the last step",
         value: printKilograms(walked.finishedG),
@@ -291,16 +274,6 @@ function explainYield(walked: Walk): Explanation | null {
         then: { ask: "mass", step: last },
       },
     ],
-    sharpen: "Weigh or jug what comes out of the strainer: it is the largest unknown.",
+    sharpen: "Weigh or jug what comes out at the end: it is the largest unknown.",
   };
 }
-
-/** Names for relations: the base, the groups, and the ingredients of other lines. */
-export const namesIn = (
-  document: FormulaDocument,
-  state?: { readonly sources: ReadonlyMap<string, { readonly name: string }> },
-): RelationNames => ({
-  baseName: document.base.name,
-  groups: document.groups,
-  lineName: id => state?.sources.get(id)?.name,
-});

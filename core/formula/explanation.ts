@@ -2,14 +2,18 @@ import type { Basis } from "../estimate";
 import type { FigureId } from "./figures";
 
 /** A number on a screen, by name. */
-export type Askable =
+export type Askable = (
   | { readonly ask: "mass"; readonly step: number }
   | { readonly ask: "litres"; readonly step: number }
   | { readonly ask: "mark"; readonly step: number }
   | { readonly ask: "line"; readonly step: number; readonly lineId: string }
   | { readonly ask: "computed"; readonly step: number; readonly what: string }
   | { readonly ask: "figure"; readonly step: number; readonly figure: FigureId }
-  | { readonly ask: "yield" };
+  | { readonly ask: "yield" }
+) & {
+  /** Id of the formula it stands in; this one where nobody says. */
+  readonly of?: string;
+};
 
 /** Something that entered a number; it can be asked in turn when `then` is there. */
 export interface ExplainedInput {

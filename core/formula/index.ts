@@ -49,7 +49,8 @@ export {
 } from "./scaling/yield";
 export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
 export type { Askable, ExplainedInput, Explanation } from "./explanation";
-export { explain, namesIn } from "./explain";
+export { explain } from "./explain";
+export { namesIn } from "./names";
 export { type Course, courseOf, interpolate } from "./course";
 export { type ReadRelation, parseRelation, relationAsTyped } from "./parse-relation";
 export { type TracedPoint, traceOf } from "./trace";

@@ -59,8 +59,8 @@ export interface StepContext<S> {
 export interface Computed {
   readonly what: string;
   readonly massG: Grams;
-  /** `in`: it entered the pot; `out`: it left. */
-  readonly way: "in" | "out";
+  /** `in`: it entered the pot; `out`: it left; `within`: it changed its place in it, as fat that melts out. */
+  readonly way: "in" | "out" | "within";
   readonly ingredientId?: string;
 }
 

@@ -49,7 +49,8 @@ export const blanch = defineStep({
         field: context.field,
         message: "There is nothing here to blanch. Put bones or greens in first.",
       });
-    const bath = addIngredient(added.value, water, g(step.waterPerG * solidsMass(added.value)), {
+    const waterG = g(step.waterPerG * solidsMass(added.value));
+    const bath = addIngredient(added.value, water, waterG, {
       id: `${step.id}-water`,
       temperatureC: nearBoilC(context.around),
     });
@@ -64,7 +65,11 @@ export const blanch = defineStep({
     const pot = atTemperature(drained.value, step.ice ? ICED_C : nearBoilC(context.around));
     return ok(
       outcome(pot, vessel.value, minutes(step.durationMin * facts.handTimes), {
-        computed: took("blanching water", gone),
+        // It is gone before anybody eats: the water of no recipe, and so of no ingredient.
+        computed: [
+          { what: "water to blanch in", massG: waterG, way: "in" },
+          ...took("blanching water", gone),
+        ],
       }),
     );
   },

@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { addPools, massOfPools, onePool, solidsMass } from "../../pot";
-import { degC, minutes } from "../../quantity";
+import { degC, g, minutes } from "../../quantity";
 import { ok, refuse } from "../../result";
-import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
+import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
 import { addLines, atTemperature } from "./shared";
 
 const schema = z.strictObject({
@@ -59,7 +59,14 @@ export const cure = defineStep({
         context.vessel,
         minutes(step.durationMin),
         {
-          computed: [...rub("salt to rub on", step.saltPct), ...rub("sugar to rub on", step.sugarPct)],
+          computed: [
+            ...rub("salt to rub on", step.saltPct),
+            ...rub("sugar to rub on", step.sugarPct),
+            ...took(
+              "rinsed off again",
+              g(((whole * (step.saltPct + step.sugarPct)) / 100) * (1 - facts.cureUptake)),
+            ),
+          ],
         },
       ),
     );

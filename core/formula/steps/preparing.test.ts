@@ -20,17 +20,23 @@ describe("blanch", () => {
     expect(greens(true)).toBe(5);
     expect(greens(false)).toBeGreaterThan(90);
   });
+  test("its water is told as it goes in and as it is poured away, and is of no recipe", () =>
+    expect(blanched.computed.map(c => [c.what, c.way, c.ingredientId])).toEqual([
+      ["water to blanch in", "in", undefined],
+      ["blanching water", "out", undefined],
+    ]));
   test("nothing in the pot cannot be blanched", () => expect(perform("blanch").ok).toBe(false));
 });
 
 describe("cure", () => {
   const cured = after("cure", { saltPct: 3, sugarPct: 1 }, { lines: lines(["guinea-fowl-carcass", 1000]) });
   test("what is rubbed on is told; what stays after rinsing is in the books", () => {
-    expect(cured.computed.map(c => [c.what, Math.round(c.massG)])).toEqual([
-      ["salt to rub on", 30],
-      ["sugar to rub on", 10],
-    ]);
     const stays = kitchen.facts.cureUptake;
+    expect(cured.computed.map(c => [c.what, c.way, Math.round(c.massG)])).toEqual([
+      ["salt to rub on", "in", 30],
+      ["sugar to rub on", "in", 10],
+      ["rinsed off again", "out", Math.round(40 * (1 - stays))],
+    ]);
     const raw = potOf(["guinea-fowl-carcass", 1000]);
     expect(potMass(cured.pot) - potMass(raw)).toBeCloseTo(40 * stays, 6);
     expect((cured.pot.solids[0]?.pools.salt ?? 0) - (raw.solids[0]?.pools.salt ?? 0)).toBeCloseTo(
@@ -41,7 +47,7 @@ describe("cure", () => {
   });
   test("without sugar none is asked for; nothing cannot be cured", () => {
     const plain = after("cure", { sugarPct: 0 }, { lines: lines(["guinea-fowl-carcass", 1000]) });
-    expect(plain.computed.map(c => c.what)).toEqual(["salt to rub on"]);
+    expect(plain.computed.map(c => c.what)).toEqual(["salt to rub on", "rinsed off again"]);
     expect(perform("cure").ok).toBe(false);
   });
 });

@@ -39,7 +39,7 @@ export const render = defineStep({
     return ok(
       outcome(atTemperature(pot, RENDERING_C), vessel.value, minutes(step.durationMin * facts.handTimes), {
         computed: [
-          { what: "fat melted out", massG: g(pot.floatFatG - fatBefore), way: "in" as const },
+          { what: "fat melted out", massG: g(pot.floatFatG - fatBefore), way: "within" as const },
           { what: "lost as steam", massG: g(steam), way: "out" as const },
         ].filter(c => c.massG > 0),
       }),
