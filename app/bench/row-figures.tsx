@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { FIGURES, type FigureId, type StateAfterStep, type StepIntervals } from "~/core/formula";
 import { type Grams, printMass, printNumber } from "~/core/quantity";
-import { type Band, bandText, clockBandText, elapsedClock } from "../text/format";
+import { bandText, clockBandText, elapsedClock, gramsBand } from "../text/format";
 import { type Face, faceOf } from "./faces";
 import type { LineNow } from "./line-now";
 import { useLive, useLiveRow } from "./live-row";
@@ -80,14 +80,6 @@ function FigureInWords({ id, interval }: { id: FigureId; interval: StepIntervals
     )
   );
 }
-
-/** The band of an amount nobody typed, in the unit that reads best. */
-const gramsBand = (band: Band | undefined): string => {
-  if (!band) return "";
-  const large = band.value >= 2000;
-  const text = bandText(band, large ? 1000 : 1, large ? 1 : 0);
-  return text && `${text} ${large ? "kg" : "g"}`;
-};
 
 const Amount = ({ className, children }: { className?: string; children: ReactNode }) => (
   <dd className={className}>

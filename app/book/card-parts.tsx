@@ -5,7 +5,7 @@ import { dissolvedPct } from "~/core/pot";
 import { g, printDuration, printLength, printMass, printNumber, s } from "~/core/quantity";
 import { grossTarget } from "~/core/vessel";
 import { vesselInWords } from "../bench/pot-panel";
-import { bandText, durationBandText } from "../text/format";
+import { bandText, durationBandText, gramsBand } from "../text/format";
 import { PotSection, snugHeight } from "../ui/pot-section";
 
 const bracketed = (text: string): string => text && `(${text})`;
@@ -99,7 +99,7 @@ export function CardStep({
               <dt>
                 {computed.what}, about
                 <span className="block text-xs text-faded">
-                  {bandText(interval?.computedG[computed.what], 1000, 1)} kg
+                  {gramsBand(interval?.computedG[computed.what])}
                 </span>
               </dt>
               <dd className="font-bold whitespace-nowrap">{massFor(display, computed.massG)}</dd>

@@ -3,7 +3,7 @@ import { printMass, printNumber } from "~/core/quantity";
 import type { Reading } from "~/core/run";
 import type { Person } from "~/data";
 import type { PotNow } from "../range/pot-now";
-import { bandText, clockTime, deviationText, spread } from "../text/format";
+import { clockTime, deviationText, gramsBand, spread } from "../text/format";
 import { TraceChart } from "../ui/trace-chart";
 import { OilPace } from "./oil-pace";
 
@@ -104,7 +104,7 @@ export function StepSide({
                 <span className="text-right">
                   <span className="block font-bold">{printMass(computed.massG)}</span>
                   <span className="block text-sm text-lamp-faded">
-                    {bandText(spread(computed.massG, pot.band.computed[computed.what]), 1000, 1)} kg
+                    {gramsBand(spread(computed.massG, pot.band.computed[computed.what]))}
                   </span>
                 </span>
               </li>

@@ -6,6 +6,7 @@ import {
   deviationText,
   durationBandText,
   elapsedClock,
+  gramsBand,
   minutesLeft,
   momentOf,
 } from "./format";
@@ -27,6 +28,12 @@ describe("uncertainty beside a number", () => {
   test("never more digits than half the interval justifies", () => {
     expect(bandText(band(12.25, 8.4, 16.1), 1, 2)).toBe("± 4");
     expect(bandText(band(1204, 563, 1845), 1, 0)).toBe("± 640");
+  });
+  test("an amount carries its unit with it, and an exact one neither", () => {
+    expect(plain(gramsBand(band(11_000, 10_400, 11_600)))).toBe("± 0.6 kg");
+    expect(plain(gramsBand(band(48, 38, 58)))).toBe("± 10 g");
+    expect(gramsBand(band(48, 48, 48))).toBe("");
+    expect(gramsBand(undefined)).toBe("");
   });
   test("times", () => {
     expect(plain(durationBandText(band(3600, 3000, 4200)))).toBe("± 10 min");

@@ -57,6 +57,16 @@ export function bandText(band: Band | null | undefined, divide = 1, decimals = 1
   return `${printNumber(roughly(lo), digits)}–${printNumber(roughly(hi), digits)}`;
 }
 
+/** From here on an amount reads best in kilograms, g. */
+const LARGE_G = 2000;
+
+/** The uncertainty beside an amount in grams, in the unit that reads best; nothing for an exact one. */
+export function gramsBand(band: Band | null | undefined): string {
+  const [unit, grams] = (band?.value ?? 0) >= LARGE_G ? (["kg", 1000] as const) : (["g", 1] as const);
+  const text = bandText(band, grams, unit === "kg" ? 1 : 0);
+  return text && `${text} ${unit}`;
+}
+
 /** A limit of three figures pretends: two are kept. */
 const roughly = (limit: number): number => {
   if (Math.abs(limit) < 100) return limit;
