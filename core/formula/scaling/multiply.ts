@@ -1,5 +1,5 @@
-import type { AmountRelation } from "../amount";
-import type { FormulaDocument } from "../document";
+import type { AmountRelation, Line } from "../amount";
+import type { FormulaDocument, TargetKind } from "../document";
 
 /** A relation times a factor, where it holds grams of its own; relations that follow something else follow on. */
 export function relationTimes(relation: AmountRelation, factor: number): AmountRelation {
@@ -12,8 +12,25 @@ export function relationTimes(relation: AmountRelation, factor: number): AmountR
   }
 }
 
+/** A line times a factor, with the limits set on it. */
+function lineTimes(line: Line, factor: number): Line {
+  const amount = relationTimes(line.amount, factor);
+  if (amount === line.amount && !line.bounds) return line;
+  return {
+    ...line,
+    amount,
+    ...(amount !== line.amount && { typed: undefined }),
+    ...(line.bounds && {
+      bounds: { minG: line.bounds.minG * factor, maxG: line.bounds.maxG * factor },
+    }),
+  };
+}
+
+/** Targets that are of the whole batch. */
+const OF_THE_BATCH: ReadonlySet<TargetKind> = new Set(["finishedG", "portions", "cost"]);
+
 /**
- * Plain multiplication: the base and everything that stands in grams times a factor. Shares, parts and aims follow of
+ * Plain multiplication: the base and everything that stands in grams or litres times a factor, limits and targets too. Shares, parts and aims follow of
  * themselves; what a step computes (the water that covers, the steam) is for the walk to find.
  */
 export function multiply(document: FormulaDocument, factor: number): FormulaDocument {
@@ -26,16 +43,21 @@ export function multiply(document: FormulaDocument, factor: number): FormulaDocu
         ? { ...group, total: { ...group.total, massG: group.total.massG * factor } }
         : group,
     ),
+    targets: document.targets.map(target =>
+      OF_THE_BATCH.has(target.what)
+        ? { ...target, value: target.value * factor, tolerance: target.tolerance * factor }
+        : target,
+    ),
     steps: document.steps.map(step => {
-      const lines = step.lines.map(line => {
-        const amount = relationTimes(line.amount, factor);
-        return amount === line.amount ? line : { ...line, amount, typed: undefined };
-      });
+      const lines = step.lines.map(line => lineTimes(line, factor));
       if (step.kind === "reduce" && "endG" in step.target)
         return { ...step, lines, target: { endG: step.target.endG * factor } };
       if (step.kind === "reduce" && "endMl" in step.target)
         return { ...step, lines, target: { endMl: step.target.endMl * factor } };
       if (step.kind === "degrease" && step.leaveG) return { ...step, lines, leaveG: step.leaveG * factor };
+      if (step.kind === "skim" && step.massG) return { ...step, lines, massG: step.massG * factor };
+      if (step.kind === "cover" && step.toBonesMl)
+        return { ...step, lines, toBonesMl: step.toBonesMl * factor };
       if (step.kind === "top-up") return { ...step, lines, toMl: step.toMl * factor };
       return { ...step, lines };
     }),

@@ -1,12 +1,14 @@
 import type { Appliance } from "../../kit";
 import { g, printKilograms, printNumber } from "../../quantity";
 import type { Warning } from "../../result";
-import { geometryOfVessel } from "../../vessel";
+import { type Vessel, geometryOfVessel } from "../../vessel";
+import type { AmountRelation } from "../amount";
+import { linesOf } from "../document";
 import type { Kitchen } from "../kitchen";
 import { kindOf } from "../steps";
 import type { StateAfterStep } from "../state-after";
 import type { Walk } from "../walk";
-import { firstDoseShare, scaleClassOf } from "./doses";
+import { type ScaleClass, firstDoseShare, scaleClassOf } from "./doses";
 import { BOWL_FILL, bowlBatches } from "./evaporation";
 import type { Fitted } from "./fit";
 import { roundToScales } from "./rounding";
@@ -29,22 +31,22 @@ export function report(made: {
     ours,
     kitchen.data.appliances.filter(a => a.kind === "scale"),
   );
-  const warnings: Warning[] = [...made.warnings, ...rounded.warnings];
+  const relations = new Map(linesOf(fitted.document).map(line => [line.id, line.amount.kind] as const));
+  const warnings: Warning[] = [...made.warnings, ...fitted.warnings, ...rounded.warnings];
   const lines = ours.map((line, i): ScaledLine => {
     const originalG = before.find(l => l.lineId === line.lineId)?.massG ?? 0;
     const ingredient = fitted.walked.states.find(s => s.lines.includes(line))?.sources.get(line.lineId);
     const kind = ingredient ? scaleClassOf(ingredient) : "solid";
     const share = kind === "salt" || kind === "strong" ? firstDoseShare(each) : 1;
-    const toFinish =
-      kind === "salt" && Math.abs(line.massG / (each * originalG || 1) - 1) > LEAST_CORRECTION
-        ? "Salt goes with the finished weight, not with the factor."
-        : undefined;
+    const own = fitted.reasons.get(line.lineId);
+    const moved = Math.abs(line.massG / (each * originalG || 1) - 1) > LEAST_CORRECTION;
+    const follows =
+      moved && (kind === "salt" || !own) ? followsWhat(relations.get(line.lineId), kind) : undefined;
     const firstDose =
       share < 1
         ? "Strong things add up faster than the pot grows: this much first, the rest by taste, logged."
         : undefined;
-    const reason =
-      [fitted.reasons.get(line.lineId), toFinish, firstDose].filter(Boolean).join(" ") || undefined;
+    const reason = [own, follows, firstDose].filter(Boolean).join(" ") || undefined;
     return {
       lineId: line.lineId,
       name: line.name,
@@ -62,7 +64,7 @@ export function report(made: {
     const moved = was?.vessel && state.vessel && was.vessel.id !== state.vessel.id;
     const reason = [
       fitted.reasons.get(state.step.id),
-      moved ? `${state.vessel?.name} takes it; ${was.vessel?.name} would overflow.` : undefined,
+      moved ? potReason(was.vessel, state.vessel) : undefined,
       load,
     ]
       .filter(Boolean)
@@ -100,6 +102,19 @@ export function report(made: {
     warnings,
   };
 }
+
+/** Why a line that nobody corrected still is not as multiplied: it hangs on something that was. */
+const followsWhat = (relation: AmountRelation["kind"] | undefined, kind: ScaleClass): string =>
+  kind === "salt"
+    ? "Salt goes with the finished weight, not with the factor."
+    : relation === "equal-to" || relation === "part"
+      ? "It goes with the line or the group it hangs on."
+      : "It goes with what is finished, not with the factor.";
+
+const potReason = (was: Vessel, is: Vessel): string =>
+  geometryOfVessel(is).capacityMl > geometryOfVessel(was).capacityMl
+    ? `${is.name} takes it; ${was.name} would be too full.`
+    : `${is.name} is enough; in ${was.name} it would stand too low.`;
 
 function computedRows(original: Walk, ours: Walk, each: number): Scaled["computed"] {
   const rows = new Map<string, { originalG: number; oursG: number }>();

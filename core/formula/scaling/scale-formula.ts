@@ -1,5 +1,5 @@
 import { g, printNumber } from "../../quantity";
-import { type Problem, type Result, type Warning, checkNumber, ok, refuse } from "../../result";
+import { type Result, type Warning, checkNumber, ok, refuse } from "../../result";
 import { geometryOfVessel } from "../../vessel";
 import type { FormulaDocument } from "../document";
 import type { Kitchen } from "../kitchen";
@@ -8,7 +8,9 @@ import type { StateAfterStep } from "../state-after";
 import { type Walk, walk } from "../walk";
 import { WalkCache } from "../walk-cache";
 import { bindAgain } from "./bind-again";
-import { keepProportions, keepTime } from "./fit";
+import { SPLITS } from "./fit";
+import { keepProportions } from "./keep-proportions";
+import { keepTime } from "./keep-time";
 import { multiply } from "./multiply";
 import { report } from "./report";
 import type { ScalePolicy, ScaleTo, Scaled } from "./scaled";
@@ -69,9 +71,6 @@ export function scaleFormula(
     message: "Even in forty batches no pot takes this.",
   });
 }
-
-/** Problems that a smaller batch mends. */
-const SPLITS: ReadonlySet<Problem["code"]> = new Set(["NOTHING_FITS", "OVERFLOW", "BULK_ABOVE_RIM"]);
 
 function factorFor(document: FormulaDocument, kitchen: Kitchen, original: Walk, to: ScaleTo): Result<number> {
   const over = (wanted: number, now: number, field: string): Result<number> => {

@@ -1,0 +1,50 @@
+import { printNumber } from "../../quantity";
+import { type Result, ok, refuse } from "../../result";
+import { geometryOfVessel } from "../../vessel";
+import type { FormulaDocument } from "../document";
+import type { Kitchen } from "../kitchen";
+import type { StateAfterStep } from "../state-after";
+import type { Step } from "../steps";
+import { type Walk, walk } from "../walk";
+import { WalkCache } from "../walk-cache";
+import { type Fitted, liftFond } from "./fit";
+import { LEAST_CORRECTION } from "./scaled";
+
+const MUCH_LONGER = 1.5;
+
+/** Steps whose written time decides what evaporates. */
+const TIMED: ReadonlySet<Step["kind"]> = new Set(["simmer", "thicken", "hold"]);
+
+/** Keeps the proportions: what simmers goes on for as long as the new surface needs. @errors those of the walk */
+export function keepProportions(
+  plain: FormulaDocument,
+  kitchen: Kitchen,
+  original: Walk,
+  factor: number,
+): Result<Fitted> {
+  const cache = new WalkCache();
+  const multiplied = walk(plain, kitchen, { cache });
+  if (multiplied.problems.length) return refuse(...multiplied.problems);
+  const fond = liftFond(plain, original, multiplied, factor);
+  const reasons = new Map(fond.reasons);
+  const steps = fond.document.steps.map((step, i): Step => {
+    const [before, after] = [original.states[i], multiplied.states[i]];
+    if (!TIMED.has(step.kind) || !("durationMin" in step) || !before?.vessel || !after?.vessel) return step;
+    const surface = (state: StateAfterStep) =>
+      state.vessel && state.levelMm !== null ? geometryOfVessel(state.vessel).surfaceMm2(state.levelMm) : 0;
+    const [a0, a1] = [surface(before), surface(after)];
+    if (!a0 || !a1) return step;
+    const longer = (factor * a0) / a1;
+    if (Math.abs(longer - 1) < LEAST_CORRECTION) return step;
+    reasons.set(
+      step.id,
+      `${printNumber(longer, 2)} times as long: ${printNumber(factor, 2)} times the liquid over ${printNumber(a1 / a0, 2)} times the surface.${longer > MUCH_LONGER ? " So long a simmer also gives more and thins starch: taste and look earlier." : ""}`,
+    );
+    return { ...step, durationMin: Math.min(step.durationMin * longer, 7 * 24 * 60) };
+  });
+  const document = { ...fond.document, steps };
+  const walked = walk(document, kitchen, { cache });
+  return walked.problems.length
+    ? refuse(...walked.problems)
+    : ok({ document, walked, reasons, warnings: [] });
+}
