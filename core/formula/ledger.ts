@@ -1,6 +1,7 @@
 import { EXITS } from "../pot";
 import type { FormulaDocument } from "./document";
 import type { Kitchen } from "./kitchen";
+import { kindOf } from "./steps";
 import { type Walk, walk } from "./walk";
 import { WalkCache } from "./walk-cache";
 
@@ -27,6 +28,8 @@ export interface SaltLedger {
 
 /** Less salt than this is nobody's to see. */
 const LEAST_SALT_G = 0.005;
+/** Lines with less than that leave this much unlisted. */
+const LEAST_OF_A_STEP_G = 0.05;
 
 /**
  * Where the salt of a sauce comes from, through every formula it draws on, and what became of it.
@@ -63,8 +66,8 @@ function entriesOf(
   const sourceOf = new Map(
     document.steps.flatMap(step => step.lines.map(line => [line.id, line.of] as const)),
   );
-  return walked.states.flatMap(state =>
-    state.lines.flatMap((line): SaltEntry[] => {
+  return walked.states.flatMap((state, i): SaltEntry[] => {
+    const ofLines = state.lines.flatMap((line): SaltEntry[] => {
       const ingredient = state.sources.get(line.lineId);
       const of = sourceOf.get(line.lineId);
       if (!ingredient || !of) return [];
@@ -79,8 +82,17 @@ function entriesOf(
       // What the other formula lost on the way (strained, skimmed) is not in this pot.
       const all = inner.reduce((sum, e) => sum + e.saltG, 0);
       return all > 0 ? inner.map(e => ({ ...e, saltG: (e.saltG * saltG) / all })) : inner;
-    }),
-  );
+    });
+    const entered = state.pot.entered.salt - (walked.states[i - 1]?.pot.entered.salt ?? 0);
+    // What a step brings of itself, as the rub of a cure, is on no line.
+    const own = share * entered - ofLines.reduce((sum, e) => sum + e.saltG, 0);
+    return own > LEAST_OF_A_STEP_G
+      ? [
+          ...ofLines,
+          { path: [...path, kindOf(state.step).label.toLowerCase()], massG: own, saltG: own, share: 0 },
+        ]
+      : ofLines;
+  });
 }
 
 /**

@@ -1,7 +1,18 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
-import { type FormulaDocument, blankFormula, openKitchen, prepList, saltLedger, saltOfParts, walk } from ".";
-import { fixed, kitchen, line, demo } from "./testing";
+import { FAMILIES, type Family, formulaOf } from "../families";
+import {
+  type FormulaDocument,
+  blankFormula,
+  multiply,
+  openKitchen,
+  prepList,
+  saltLedger,
+  saltOfParts,
+  walk,
+} from ".";
+import { demo, fixed, kitchen, line, stock } from "./testing";
+import { STOCK_ID } from "../../demo/formulas";
 
 const adding = (name: string, massG: number, lines: FormulaDocument["steps"][number]["lines"]) => ({
   ...blankFormula(name, { name: "base", massG }),
@@ -45,6 +56,28 @@ describe("C158b one dish, its components and one list", () => {
   });
 });
 
+describe("what a dish draws on is bought in proportion", () => {
+  const once = walk(stock, kitchen);
+  const carcasses = once.states[0]?.lines[0];
+  const listFor = (massG: number) => {
+    const dish = adding("Banquet", massG, [
+      { id: "l", of: { formula: STOCK_ID }, amount: fixed(massG), certainty: "stated" as const },
+    ]);
+    return prepList(dish, walk(dish, kitchen), kitchen);
+  };
+  const bought = (massG: number) =>
+    listFor(massG).items.find(i => i.ingredientId === carcasses?.ingredientId)?.netG;
+  test("from a formula the pots of the kitchen take", () => {
+    expect(bought(once.finishedG / 2)).toBeCloseTo((carcasses?.massG ?? NaN) / 2, 6);
+  });
+  test("and from one that is more than they take at once", () => {
+    const times = 40;
+    expect(walk(multiply(stock, times), kitchen).problems).not.toEqual([]);
+    expect(bought(times * once.finishedG)).toBeCloseTo(times * (carcasses?.massG ?? NaN), 3);
+    expect(listFor(times * once.finishedG).components[0]?.needG).toBeCloseTo(times * once.finishedG, 6);
+  });
+});
+
 describe("C117 salt through everything", () => {
   test("twelve plates of pasta: 15.2 g, 1.27 g each, before any salt is added", () => {
     const all = saltOfParts([
@@ -55,15 +88,26 @@ describe("C117 salt through everything", () => {
     expect(all.saltG).toBeCloseTo(15.24, 6);
     expect(all.saltG / 12).toBeCloseTo(1.27, 2);
   });
-  test("the ledger of every demo formula balances: what came in, less what left, is in the pot", () => {
-    for (const id of Object.keys(kitchen.data.formulas)) {
-      const document = demo(id);
-      const walked = walk(document, kitchen);
-      const ledger = saltLedger(document, walked, kitchen);
-      const last = walked.states.at(-1);
-      expect(ledger.inG - ledger.outG, id).toBeCloseTo(ledger.leftG, 3 > ledger.inG ? 2 : 1);
-      expect(last?.pot.entered.salt ?? 0, id).toBeCloseTo(ledger.inG, 1);
-    }
+  const template = { boilsC: kitchen.boilsC, demiGlace: { to: 0.5, bound: false } };
+  test.each([
+    ...Object.keys(kitchen.data.formulas).map(id => [id, demo(id)] as const),
+    ...FAMILIES.map(family => [`${family.id}, a usual one`, formulaOf(family, {}, template)] as const),
+  ])("the ledger of %s balances: what came in, less what left, is in the pot", (_, document) => {
+    const walked = walk(document, kitchen);
+    const ledger = saltLedger(document, walked, kitchen);
+    const last = walked.states.at(-1);
+    expect(ledger.inG - ledger.outG).toBeCloseTo(ledger.leftG, 3 > ledger.inG ? 2 : 1);
+    expect(last?.pot.entered.salt ?? 0).toBeCloseTo(ledger.inG, 1);
+    if (ledger.inG > 0) expect(ledger.entries.reduce((sum, e) => sum + e.share, 0)).toBeCloseTo(1, 9);
+    ledger.entries.slice(1).forEach((entry, i) => {
+      expect(entry.saltG).toBeLessThanOrEqual(ledger.entries[i]?.saltG ?? 0);
+    });
+  });
+  test("the rub of a cure is in the books by what stays of it", () => {
+    const confit = formulaOf(FAMILIES.find(f => f.id === "confit") as Family, {}, template);
+    const ledger = saltLedger(confit, walk(confit, kitchen), kitchen);
+    expect(ledger.entries[0]?.path).toEqual(["cure"]);
+    expect(ledger.entries[0]?.share).toBeGreaterThan(0.5);
   });
 });
 

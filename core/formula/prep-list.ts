@@ -41,7 +41,8 @@ export function prepList(document: FormulaDocument, walked: Walk, kitchen: Kitch
     { name: string; netG: number; purchasedG: number; uses: { component: string; massG: number }[] }
   >();
   const cache = new WalkCache();
-  const collect = (doc: FormulaDocument, made: Walk, depth: number): Component[] => {
+  // `times`: how often what was walked is needed.
+  const collect = (doc: FormulaDocument, made: Walk, depth: number, times: number): Component[] => {
     const parts: Component[] = [];
     const sourceOf = new Map(doc.steps.flatMap(step => step.lines.map(line => [line.id, line.of] as const)));
     const put = (id: string, name: string, massG: number, purchasedG: number) => {
@@ -55,33 +56,37 @@ export function prepList(document: FormulaDocument, walked: Walk, kitchen: Kitch
     };
     for (const state of made.states) {
       for (const line of state.lines) {
+        const needG = line.massG * times;
         const of = sourceOf.get(line.lineId);
         const other = of && "formula" in of ? kitchen.data.formulas[of.formula] : undefined;
         if (!of || !("formula" in of) || !other || depth > 6) {
-          put(line.ingredientId, line.name, line.massG, line.purchasedG);
+          put(line.ingredientId, line.name, needG, line.purchasedG * times);
           continue;
         }
         const once = walk(other, kitchen, { cache });
-        const scaled = once.finishedG > 0 ? multiply(other, line.massG / once.finishedG) : other;
+        const portion = once.finishedG > 0 ? needG / once.finishedG : 1;
+        const scaled = multiply(other, portion);
         const walkedOther = walk(scaled, kitchen);
         // A pot too large for the kitchen: the recipe's own proportions still tell what to buy.
-        const counted = walkedOther.problems.length ? once : walkedOther;
+        const [part, counted, often] = walkedOther.problems.length
+          ? ([other, once, portion] as const)
+          : ([scaled, walkedOther, 1] as const);
         parts.push({
           formulaId: of.formula,
           name: other.name,
-          needG: line.massG,
+          needG,
           minutes: counted.totalS / 60,
           keeps: { days: keepsDays(other, counted, kitchen.facts), atC: other.storage.keepC },
-          parts: collect(scaled, counted, depth + 1),
+          parts: collect(part, counted, depth + 1, often),
         });
       }
       for (const computed of state.computed)
         if (computed.way === "in" && computed.ingredientId)
-          put(computed.ingredientId, computed.what, computed.massG, computed.massG);
+          put(computed.ingredientId, computed.what, computed.massG * times, computed.massG * times);
     }
     return parts;
   };
-  const components = collect(document, walked, 0);
+  const components = collect(document, walked, 0, 1);
   return {
     components,
     items: [...items]
