@@ -8,6 +8,9 @@ export interface ChangedSchool {
   readonly gaveWay: readonly Conflict[];
 }
 
+/** What somebody wrote for himself is no school's to write over. */
+const IN_OWN_WORDS: ReadonlySet<string> = new Set(["name", "notes"]);
+
 /**
  * The formula with another school taken: what the two templates differ in changes, what was worked out by hand stays.
  * Where both want the same place the school wins, and it is said.
@@ -24,7 +27,7 @@ export function changeSchool(
   const after = formulaOf(family, { ...document.choices, [choiceId]: schoolId }, kitchen);
   const first = mergeDocuments(before, document, after);
   if (!first.ok) return first;
-  const { conflicts } = first.value;
+  const conflicts = first.value.conflicts.filter(c => !IN_OWN_WORDS.has(c.at));
   if (!conflicts.length) return ok({ document: first.value.document, gaveWay: [] });
   const picks = Object.fromEntries(conflicts.map(c => [c.at, "theirs" as const]));
   const joined = mergeDocuments(before, document, after, picks);

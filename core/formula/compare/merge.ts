@@ -74,7 +74,7 @@ export function mergeDocuments(
     const step = [...mine.steps, ...theirs.steps].find((s: Step) => s.id === path[1]);
     const [first, , third, lineId, ...rest] = path;
     if (first !== "steps" || !step) return path.join(" › ");
-    const name = kindOf(step).title(step, []);
+    const name = titleOf(step);
     return third === "lines" && lineId
       ? [name, lineId.replace(/-line$/, ""), ...rest].join(": ")
       : [name, ...path.slice(2)].join(": ");
@@ -134,9 +134,44 @@ export function mergeDocuments(
     });
     return order.flatMap(id => kept.get(id) ?? []);
   };
-  const merged = merge(base, mine, theirs, []);
-  const read = readFormula(merged);
+  const merged = merge(base, mine, theirs, []) as FormulaDocument;
+  /** A line that went into another step on one side stands twice now: it stays where the side that counts has it. */
+  const once = (document: FormulaDocument): FormulaDocument => {
+    const steps = new Map<string, string[]>();
+    for (const step of document.steps)
+      for (const { id } of step.lines) steps.set(id, [...(steps.get(id) ?? []), step.id]);
+    const stays = new Map<string, string>();
+    for (const [id, holders] of steps) {
+      if (holders.length < 2) continue;
+      const [my, their] = [stepWith(mine, id), stepWith(theirs, id)];
+      const about = conflicts.filter(c => c.at.endsWith(`.lines.${id}`) || c.at === `steps.${my?.id}`);
+      const takesTheirs = about.length
+        ? about.some(c => picks[c.at] === "theirs")
+        : clash(["steps", my?.id ?? "", "lines", id], my && titleOf(my), their && titleOf(their)) ===
+          (their && titleOf(their));
+      const [wanted, other] = takesTheirs ? [their, my] : [my, their];
+      stays.set(
+        id,
+        [wanted?.id, other?.id].find(step => step && holders.includes(step)) ?? (holders[0] as string),
+      );
+    }
+    return stays.size === 0
+      ? document
+      : {
+          ...document,
+          steps: document.steps.map(step => ({
+            ...step,
+            lines: step.lines.filter(({ id }) => (stays.get(id) ?? step.id) === step.id),
+          })),
+        };
+  };
+  const read = readFormula(once(merged));
   return read.ok ? { ok: true, value: { document: read.value, conflicts }, warnings: [] } : read;
 }
+
+const stepWith = (document: FormulaDocument, lineId: string): Step | undefined =>
+  document.steps.find(step => step.lines.some(line => line.id === lineId));
+
+const titleOf = (step: Step): string => kindOf(step).title(step, []);
 
 const byId = (list: readonly Keyed[]): Map<string, Keyed> => new Map(list.map(item => [item.id, item]));
