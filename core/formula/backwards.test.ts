@@ -1,7 +1,18 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
+import { DEMO_FORMULAS } from "../../demo/formulas";
+import { FAMILIES, formulaOf } from "../families";
 import { valueOf } from "../result";
-import { type FormulaDocument, type FormulaTarget, openKitchen, updateLine, walk, workBackwards } from ".";
+import {
+  type FormulaDocument,
+  type FormulaTarget,
+  STEP_KINDS,
+  linesOf,
+  openKitchen,
+  updateLine,
+  walk,
+  workBackwards,
+} from ".";
 import { adding, blank, kitchen, line } from "./testing";
 
 const fixed = (massG: number) => ({ kind: "fixed" as const, massG });
@@ -64,4 +75,64 @@ describe("working a formula backwards", () => {
     const refused = workBackwards(plain([]), kitchen);
     expect(!refused.ok && refused.problems[0]?.code).toBe("EMPTY");
   });
+});
+
+describe("a yield, where nobody set limits, is reached by the whole formula", () => {
+  const template = { boilsC: kitchen.boilsC, demiGlace: { to: 0.5, bound: false } };
+  /** Water that covers does not grow with the bones; so far the lines may differ from each other. */
+  const ALIKE = 1.15;
+  test.each([
+    ...Object.values(DEMO_FORMULAS).map(document => [document.name, document] as const),
+    ...FAMILIES.map(family => [`${family.id}, a usual one`, formulaOf(family, {}, template)] as const),
+  ])("%s: a third more of it, in its proportions", (_, document) => {
+    const before = walk(document, kitchen);
+    const value = 1.3 * before.finishedG;
+    const wish: FormulaTarget = { what: "finishedG", value, tolerance: value / 200 };
+    const found = valueOf(workBackwards({ ...document, targets: [wish] }, kitchen));
+    expect(found.achieved.map(a => a.met)).toEqual([true]);
+    expect(found.document.targets).toEqual([wish]);
+    expect(walk(found.document, kitchen).finishedG / value).toBeCloseTo(1, 2);
+    // Salt that aims at a share fills up what the rest brings: it goes its own way.
+    const aims = new Set(linesOf(document).flatMap(l => (l.amount.kind === "to-reach" ? [l.id] : [])));
+    const grown = found.lines.filter(l => !aims.has(l.lineId)).map(l => l.afterG / l.beforeG);
+    expect(Math.max(...grown) / Math.min(...grown)).toBeLessThan(ALIKE);
+  });
+  test("a formula that gives it already is left as it is", () => {
+    const document = plain([]);
+    const wish: FormulaTarget = { what: "finishedG", value: 1204, tolerance: 1 };
+    const found = valueOf(workBackwards({ ...document, targets: [wish] }, kitchen));
+    expect(found.lines).toEqual([]);
+    expect(found.document).toEqual({ ...document, targets: [wish] });
+  });
+  test("portions count as their weight", () => {
+    const document = { ...plain([{ what: "portions", value: 30, tolerance: 0.5 }]), portionG: 100 };
+    const found = valueOf(workBackwards(document, kitchen));
+    expect(found.document.portionG).toBe(100);
+    expect(walk(found.document, kitchen).finishedG).toBeCloseTo(3000, 0);
+  });
+  test("with limits set only the lines that have some move", () => {
+    const limited = updateLine(plain([{ what: "finishedG", value: 1500, tolerance: 1 }]), "stock", {
+      bounds: { minG: 500, maxG: 2000 },
+    });
+    const found = valueOf(workBackwards(limited, kitchen));
+    expect(found.lines.map(l => l.lineId)).toEqual(["stock"]);
+    expect(found.achieved[0]?.met).toBe(true);
+  });
+});
+
+test("what asks for more than its pot holds goes as far as it can be cooked, and is told unmet", () => {
+  const document: FormulaDocument = {
+    ...blank(1000, [
+      adding([line("cream", "cream", { kind: "fixed", massG: 1000 })]),
+      { ...STEP_KINDS.reduce.blank("r"), vesselId: "copper-20" },
+    ]),
+    targets: [{ what: "finishedG", value: 20_000, tolerance: 10 }],
+  };
+  const found = workBackwards(document, kitchen);
+  if (!found.ok) expect(found.problems[0]?.message).toMatch(/pot|holds|finished/i);
+  else {
+    expect(found.value.achieved[0]?.met).toBe(false);
+    expect(walk(found.value.document, kitchen).problems).toEqual([]);
+    expect(walk(found.value.document, kitchen).finishedG).toBeGreaterThan(walk(document, kitchen).finishedG);
+  }
 });

@@ -8,10 +8,11 @@ import {
   explainConflict,
   solveLinear,
 } from "../solver";
+import type { Line } from "./amount";
 import { type FormulaDocument, type FormulaTarget, linesOf } from "./document";
 import type { Kitchen } from "./kitchen";
 import { FROM_NOTHING, linearise, massIn, valueOfTarget } from "./linearise";
-import { withLineMass } from "./scaling/multiply";
+import { multiply, withLineMass } from "./scaling/multiply";
 import { type Walk, walk } from "./walk";
 import { WalkCache } from "./walk-cache";
 
@@ -40,12 +41,17 @@ export interface Backwards {
 const FREE_FROM = 0.2;
 const FREE_TO = 5;
 const MOST_ROUNDS = 12;
+/** The whole formula is brought this near to its yield; the rest is for the programme. */
+const THERE = 1e-4;
+/** How often a step that cannot be cooked is halved. */
+const MOST_HALVINGS = 6;
 const SETTLED_G = 0.02;
 
 /**
  * Works a formula backwards: finds amounts that meet its targets, within the limits the chef set on lines.
  *
- * Each round walks the line, moves each free line a little to see what it does, solves the linear programme those
+ * Where a yield is wanted and nobody set limits the whole formula is brought there first, so that its proportions stay.
+ * Then each round walks the line, moves each free line a little to see what it does, solves the linear programme those
  * slopes make and walks again, until nothing moves. Lines that aim at a share themselves take the target as their aim.
  *
  * @errors EMPTY no target · MISSING no line may move · those of the walk · UNREACHABLE with the wishes that fight
@@ -58,11 +64,12 @@ export function workBackwards(document: FormulaDocument, kitchen: Kitchen): Resu
       field: "targets",
       message: "Say first what it shall be: a weight, salt, strength, or a cost.",
     });
-  const aimed = aimLines(document);
   const cache = new WalkCache();
+  const original = walk(document, kitchen, { cache });
+  if (original.problems.length) return refuse(...original.problems);
+  const aimed = aimLines(toYield(document, original, kitchen, cache));
   const start = walk(aimed, kitchen, { cache });
   if (start.problems.length) return refuse(...start.problems);
-  const original = walk(document, kitchen);
   const free = freeLines(aimed, start);
   if (!free.length)
     return refuse({
@@ -95,8 +102,9 @@ export function workBackwards(document: FormulaDocument, kitchen: Kitchen): Resu
       return refuse(...inWords(conflict));
     }
     const moved = Math.max(...free.map(v => Math.abs((answer.x[v.id] ?? 0) - massIn(walked, v.id))));
-    [current, walked] = applied(current, walked, answer.x, kitchen, cache);
-    if (walked.problems.length) return refuse(...walked.problems);
+    const next = farthest(current, walked, answer.x, kitchen, cache);
+    if (!next) break;
+    [current, walked] = next;
     if (moved < SETTLED_G) break;
   }
   const achieved = document.targets.map((target): Achieved => {
@@ -135,6 +143,33 @@ export function workBackwards(document: FormulaDocument, kitchen: Kitchen): Resu
   });
 }
 
+/** The whole formula at the yield that is wanted; as it is where none is, where limits are set, or where no pot takes it. */
+function toYield(
+  document: FormulaDocument,
+  walked: Walk,
+  kitchen: Kitchen,
+  cache: WalkCache,
+): FormulaDocument {
+  const target = document.targets.find(t => t.what === "finishedG" || t.what === "portions");
+  if (!target || linesOf(document).some(isLimited)) return document;
+  const wanted = target.what === "portions" ? target.value * document.portionG : target.value;
+  let factor = 1;
+  let made: number = walked.finishedG;
+  for (let i = 0; i < MOST_ROUNDS && made > 0 && Math.abs(made / wanted - 1) > THERE; i++) {
+    factor *= wanted / made;
+    const tried = walk(multiply(document, factor), kitchen, { cache });
+    if (tried.problems.length) return document;
+    made = tried.finishedG;
+  }
+  // The wishes are what they were: only the batch is another.
+  return { ...multiply(document, factor), targets: document.targets };
+}
+
+const isLimited = (line: Line): boolean =>
+  line.bounds !== undefined && line.bounds.maxG > line.bounds.minG && hasAmountOfItsOwn(line);
+const hasAmountOfItsOwn = (line: Line): boolean =>
+  line.amount.kind !== "to-reach" && line.amount.kind !== "equal-to";
+
 /** Lines that aim at what is wanted aim at the wanted value. */
 const aimLines = (document: FormulaDocument): FormulaDocument => ({
   ...document,
@@ -153,8 +188,8 @@ const aimLines = (document: FormulaDocument): FormulaDocument => ({
 
 /** Lines that may move: those with limits; where none has any, every line with an amount of its own. */
 function freeLines(document: FormulaDocument, walked: Walk): Variable[] {
-  const own = linesOf(document).filter(l => l.amount.kind !== "to-reach" && l.amount.kind !== "equal-to");
-  const limited = own.filter(l => l.bounds && l.bounds.maxG > l.bounds.minG);
+  const own = linesOf(document).filter(hasAmountOfItsOwn);
+  const limited = own.filter(isLimited);
   return (limited.length ? limited : own).map(line => {
     const base = massIn(walked, line.id);
     const [min, max] = line.bounds
@@ -190,6 +225,27 @@ function applied(
     document,
   );
   return [next, walk(next, kitchen, { cache })];
+}
+
+/** As far towards an answer as can be cooked: past the last step no pot takes it, or nothing is left to boil off. */
+function farthest(
+  document: FormulaDocument,
+  walked: Walk,
+  x: Readonly<Record<string, number>>,
+  kitchen: Kitchen,
+  cache: WalkCache,
+): [FormulaDocument, Walk] | null {
+  for (let i = 0, part = 1; i <= MOST_HALVINGS; i++, part /= 2) {
+    const towards = Object.fromEntries(
+      Object.entries(x).map(([id, massG]) => {
+        const now = massIn(walked, id);
+        return [id, now + part * (massG - now)];
+      }),
+    );
+    const next = applied(document, walked, towards, kitchen, cache);
+    if (next[1].problems.length === 0) return next;
+  }
+  return null;
 }
 
 /** The base weighs what its line has become; shares are counted on it again. */
