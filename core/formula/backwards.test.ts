@@ -6,6 +6,7 @@ import { valueOf } from "../result";
 import {
   type FormulaDocument,
   type FormulaTarget,
+  type Line,
   STEP_KINDS,
   linesOf,
   openKitchen,
@@ -117,6 +118,29 @@ describe("a yield, where nobody set limits, is reached by the whole formula", ()
     const found = valueOf(workBackwards(limited, kitchen));
     expect(found.lines.map(l => l.lineId)).toEqual(["stock"]);
     expect(found.achieved[0]?.met).toBe(true);
+  });
+});
+
+describe("a share that nothing in the formula holds", () => {
+  const broth = (targets: FormulaTarget[], ...more: Line[]): FormulaDocument => ({
+    ...blank(1000, [adding([line("w", "water", { kind: "fixed", massG: 1000 }), ...more])]),
+    targets,
+  });
+  const wish: FormulaTarget = { what: "salt", value: 0.9, tolerance: 0.02 };
+  test("is told to lack something that does", () => {
+    const [salt] = valueOf(workBackwards(broth([wish]), kitchen)).achieved;
+    expect(salt?.met).toBe(false);
+    expect(salt?.lacks).toMatch(/so much salt: put a line in/);
+  });
+  test("is not where an ingredient could, or where there is too much already", () => {
+    const salted = broth([wish], line("s", "salt", { kind: "fixed", massG: 1 }));
+    expect(valueOf(workBackwards(salted, kitchen)).achieved[0]).toMatchObject({ met: true });
+    const held = updateLine(salted, "s", { bounds: { minG: 0, maxG: 2 } });
+    const atLimit = valueOf(workBackwards(held, kitchen)).achieved[0];
+    expect([atLimit?.met, atLimit?.lacks]).toEqual([false, undefined]);
+    const oversalted = updateLine(salted, "s", { bounds: { minG: 40, maxG: 50 } });
+    const above = valueOf(workBackwards(oversalted, kitchen)).achieved[0];
+    expect([above?.met, above?.lacks]).toEqual([false, undefined]);
   });
 });
 

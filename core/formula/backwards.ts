@@ -1,4 +1,4 @@
-import { printNumber } from "../quantity";
+import { g, printNumber } from "../quantity";
 import { type Problem, type Result, ok, refuse } from "../result";
 import {
   type Conflict,
@@ -8,9 +8,11 @@ import {
   explainConflict,
   solveLinear,
 } from "../solver";
-import type { Line } from "./amount";
+import { poolsOf } from "../pot";
+import { type Line, REACHABLE } from "./amount";
 import { type FormulaDocument, type FormulaTarget, linesOf } from "./document";
 import type { Kitchen } from "./kitchen";
+import { reachOf } from "./line-amounts";
 import { FROM_NOTHING, linearise, massIn, valueOfTarget } from "./linearise";
 import { multiply, withLineMass } from "./scaling/multiply";
 import { type Walk, walk } from "./walk";
@@ -22,6 +24,8 @@ export interface Achieved {
   readonly before: number;
   readonly after: number;
   readonly met: boolean;
+  /** Why it is not met, where it is plain: nothing in the formula brings what is wanted. */
+  readonly lacks?: string;
 }
 
 export interface Backwards {
@@ -113,7 +117,14 @@ export function workBackwards(document: FormulaDocument, kitchen: Kitchen): Resu
       target.what === "cost"
         ? after <= target.value + target.tolerance
         : Math.abs(after - target.value) <= target.tolerance;
-    return { target, before: valueOfTarget(target, document, original), after, met: exact };
+    const lacks = exact || after > target.value ? undefined : whatLacks(target, walked);
+    return {
+      target,
+      before: valueOfTarget(target, document, original),
+      after,
+      met: exact,
+      ...(lacks && { lacks }),
+    };
   });
   return ok({
     document: rebased(current),
@@ -141,6 +152,16 @@ export function workBackwards(document: FormulaDocument, kitchen: Kitchen): Resu
       ];
     }),
   });
+}
+
+/** What no ingredient holds as much of as is wanted has to come in by another. */
+function whatLacks({ what, value }: FormulaTarget, walked: Walk): string | undefined {
+  const share = REACHABLE.find(reachable => reachable === what);
+  if (!share) return undefined;
+  const brings = walked.ingredients.some(i => reachOf(poolsOf(i.composition, g(100)), share) > value);
+  return brings
+    ? undefined
+    : `Nothing in it holds so much${share === "brix" ? "" : ` ${share}`}: put a line in that does.`;
 }
 
 /** The whole formula at the yield that is wanted; as it is where none is, where limits are set, or where no pot takes it. */

@@ -232,6 +232,7 @@ export function AimPanel({ formula, kitchen, walked, burnerId }: PanelProps & { 
                   )}{" "}
                   {WORDS[a.target.what].unit}{" "}
                   <span className="text-faded">was {printNumber(a.before, 2)}</span>
+                  {a.lacks && <span className="block font-normal">{a.lacks}</span>}
                 </li>
               ))}
             </ul>
