@@ -1,4 +1,4 @@
-import { type Ingredient, findIngredient } from "../larder";
+import { type Ingredient, findIngredient, ingredientCalled } from "../larder";
 import { type Result, ok, refuse } from "../result";
 import type { Line } from "./amount";
 import type { FormulaDocument } from "./document";
@@ -54,7 +54,7 @@ export function parseLine(
       const own = Object.entries(context.formulas).find(
         ([, f]) => f.name.toLowerCase() === name.toLowerCase(),
       );
-      const exact = own ? null : findIngredient(context.larder, name).exact;
+      const exact = own ? null : ingredientCalled(context.larder, name);
       if (!own && !exact) continue;
       const of = own ? { formula: own[0] } : { larder: exact?.id ?? "" };
       const called = own ? own[1].name : (exact?.name ?? name);

@@ -1,4 +1,4 @@
-import { findIngredient, readMeasure, type Ingredient } from "../larder";
+import { ingredientCalled, readMeasure, type Ingredient } from "../larder";
 import { readNumber } from "../quantity";
 import { type Problem, type Result, ok, refuse } from "../result";
 import type { AmountRelation, Certainty, Group, Reachable } from "./amount";
@@ -90,7 +90,7 @@ const readEqual: Reader = (typed, context) => {
     if (!number.ok) return number;
     factor = number.value.value;
   }
-  const wanted = findIngredient(larder, name).exact?.id;
+  const wanted = ingredientCalled(larder, name)?.id;
   const line = linesOf(document).find(
     l => ("larder" in l.of && l.of.larder === wanted) || l.id === name.trim(),
   );

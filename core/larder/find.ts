@@ -66,17 +66,33 @@ export interface Found {
   readonly near: readonly Ingredient[];
 }
 
+/** What a name such as "ham bone, smoked" is called in a sentence: "ham bone", "smoked ham bone". */
+function shorterNames(name: string): readonly string[] {
+  const [head = "", tail] = name.split(", ");
+  return tail === undefined ? [] : [plainName(head), plainName(`${tail} ${head}`)];
+}
+
+const onlyOne = <T>(all: readonly T[]): T | undefined => (all.length === 1 ? all[0] : undefined);
+
 /**
- * An ingredient by what a cook calls it; the nearest ones when nothing bears that name.
- * A name counts before an alias, so that "cream" is the one called so.
+ * The ingredient a cook calls so, and no other.
+ * A name counts before an alias, so that "cream" is the one called so, and either before half a name that no other has.
  */
-export function findIngredient(larder: readonly Ingredient[], name: string): Found {
+export function ingredientCalled(larder: readonly Ingredient[], name: string): Ingredient | null {
   const wanted = plainName(name);
-  const exact =
+  return (
     larder.find(i => i.id === name.trim()) ??
     larder.find(i => plainName(i.name) === wanted) ??
     larder.find(i => i.aliases.some(alias => plainName(alias) === wanted)) ??
-    null;
+    onlyOne(larder.filter(i => [i.name, ...i.aliases].some(own => shorterNames(own).includes(wanted)))) ??
+    null
+  );
+}
+
+/** An ingredient by what a cook calls it; the nearest ones when nothing bears that name. */
+export function findIngredient(larder: readonly Ingredient[], name: string): Found {
+  const wanted = plainName(name);
+  const exact = ingredientCalled(larder, name);
   if (exact) return { exact, near: [] };
   const far = (i: Ingredient): number =>
     Math.min(

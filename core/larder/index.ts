@@ -26,7 +26,7 @@ export {
   ingredientSchema,
   netOf,
 } from "./ingredient";
-export { type Found, findIngredient, letterDistance, plainName } from "./find";
+export { type Found, findIngredient, ingredientCalled, letterDistance, plainName } from "./find";
 export { type Weighed, readMeasure } from "./measures";
 export { type Doubt, checkIngredient, saltDoubt } from "./plausible";
 export { REFERENCE_BY_ID, REFERENCE_LARDER } from "./reference";

@@ -10,7 +10,7 @@ import {
   saidNumber,
 } from "../quantity";
 import { type Result, ok, refuse } from "../result";
-import { findIngredient, plainName } from "./find";
+import { findIngredient, ingredientCalled, plainName } from "./find";
 import { type Ingredient, type Measure, densityOf } from "./ingredient";
 
 /** An amount as a cook says it, in grams. */
@@ -189,7 +189,7 @@ function readNamed(text: string, larder: readonly Ingredient[], field: string): 
       .join(" ")
       .replace(/^of\s+/i, "");
     if (!/[a-z]{3}/i.test(tail)) break;
-    const { exact } = findIngredient(larder, tail);
+    const exact = ingredientCalled(larder, tail);
     if (!exact) continue;
     const head = words
       .slice(0, from)
@@ -258,7 +258,7 @@ function readGrade(
   const count = number?.ok ? number.value.value : 1;
   const name =
     (number?.ok ? number.value.rest : before).trim() || text.slice(grade.index + grade[0].length).trim();
-  const ingredient = known ?? (name ? findIngredient(larder, name).exact : null);
+  const ingredient = known ?? (name ? ingredientCalled(larder, name) : null);
   const each = asMeasure("piece", per / ((few + many) / 2), per / many, per / few);
   const massG = g(count * each.massG);
   return ok({

@@ -1,4 +1,4 @@
-import { findIngredient, plainName } from "../larder";
+import { ingredientCalled, plainName } from "../larder";
 import { parseAmount, readNumber } from "../quantity";
 import { parseReductionTarget } from "../reduction";
 import { type Result, ok } from "../result";
@@ -87,7 +87,7 @@ export function readSpoken(text: string, world: SumWorld): Spoken | null {
   for (const word of rest.split(/\s+/).filter(Boolean)) placeWord(sum, word, input, fields);
   const thing = free(f => f === "liquid" || f === "ingredient");
   const name = rest.replace(/\b(of|in|from|for|with|the|a|on|lid)\b/gi, " ").trim();
-  if (thing && name && findIngredient(world.ingredients, name).exact) input[thing] = name;
+  if (thing && name && ingredientCalled(world.ingredients, name)) input[thing] = name;
   // A bare number goes to what is asked first and counts.
   const bare = /(?:^|\s)(\d[\d.,]*)(?:\s|$)/.exec(rest);
   const counting = free(f => f === "covers");

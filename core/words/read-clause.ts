@@ -1,5 +1,5 @@
 import { type StepKindName } from "../formula";
-import { type Ingredient, findIngredient, readMeasure } from "../larder";
+import { type Ingredient, ingredientCalled, readMeasure } from "../larder";
 import { CARDINAL, parseTemperature, readNumber, saidNumber } from "../quantity";
 import type { Result } from "../result";
 import type { ReductionTarget } from "../reduction";
@@ -173,8 +173,8 @@ export function shareSaid(clause: string): number | null {
 
 const valueOrNull = <T>(result: Result<T>): T | null => (result.ok ? result.value : null);
 
-/** Most words an ingredient's name has. */
-const LONGEST_NAME = 4;
+/** Most words an ingredient's name has, a comma counted as one. */
+const LONGEST_NAME = 6;
 const LONGEST_AMOUNT = 6;
 /** Words that are names of ingredients too, but mean something else in a clause. */
 const NOT_MEANT: ReadonlySet<string> = new Set(["stock", "liquor", "cover", "oil the", "season"]);
@@ -214,10 +214,11 @@ function nameAt(
     const name = words
       .slice(i, i + length)
       .join(" ")
+      .replaceAll(" ,", ",")
       .replace(/[.]$/, "");
-    if (name.includes(",") || name.length < 3 || NOT_MEANT.has(name.toLowerCase())) continue;
-    const { exact } = findIngredient(larder, name);
-    if (exact) return { ingredient: exact, length };
+    if (/^,|,$/.test(name) || name.length < 3 || NOT_MEANT.has(name.toLowerCase())) continue;
+    const ingredient = ingredientCalled(larder, name);
+    if (ingredient) return { ingredient, length };
   }
   return null;
 }

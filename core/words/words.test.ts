@@ -207,3 +207,42 @@ test("temperatures, times and ends are read", () => {
   expect(cool).toMatchObject({ kind: "cool", toC: 5 });
   expect(valueOf(readFormula(formulaFromDraft("Stock", draft.pieces))).steps).toHaveLength(3);
 });
+
+describe("every ingredient of the larder is heard by its name", () => {
+  const heard = (text: string) =>
+    draftRecipe(text, larder, counter()).pieces.flatMap(({ step }) =>
+      step.lines.map(({ of, amount }) => [
+        "larder" in of ? of.larder : of.formula,
+        amount.kind === "fixed" ? amount.massG : amount.kind,
+      ]),
+    );
+  test.each(larder.map(i => [i.name, i.id] as const))("%s", (name, id) => {
+    expect(heard(`Add 250 g ${name}.`)).toEqual([[id, 250]]);
+    expect(heard(`Add 250 g of ${name} and 30 g honey.`)).toEqual(
+      id === "honey"
+        ? expect.arrayContaining([[id, 250]])
+        : [
+            [id, 250],
+            ["honey", 30],
+          ],
+    );
+  });
+  test.each([
+    ["ham bone", "ham bone, smoked"],
+    ["smoked ham bone", "ham bone, smoked"],
+    ["breadcrumbs", "breadcrumbs, fresh"],
+    ["fresh breadcrumbs", "breadcrumbs, fresh"],
+    ["shelled broad beans", "broad beans, shelled"],
+  ])("“%s” is %s", (said, name) => {
+    expect(heard(`Put in 250 g ${said}.`)).toEqual([
+      [larder.find(i => [i.name, ...i.aliases].includes(name))?.id, 250],
+    ]);
+  });
+  test("a comma between two ingredients keeps them two", () => {
+    expect(heard("Add 100 g carrot, 50 g celery, 20 g butter.").map(([id]) => id)).toEqual([
+      "carrot",
+      "celery",
+      "butter",
+    ]);
+  });
+});
