@@ -29,6 +29,7 @@ import { useIntervals } from "../workers/use-intervals";
 import { BenchHeader } from "./bench-header";
 import { ConflictNotice } from "./conflict-notice";
 import { FACES, type Face } from "./faces";
+import { intervalText } from "./interval-text";
 import { lineReader } from "./line-now";
 import { type PanelId, Panels } from "./panels";
 import { PotPanel } from "./pot-panel";
@@ -104,22 +105,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
     (asked: Askable) => explain(asked, document, walked, kitchen),
     [document, walked, kitchen],
   );
-  const intervalOf = useCallback(
-    (asked: Askable): string => {
-      if (asked.ask === "yield") return withUnit(bandText(last?.volumeMl, 1000, 1), "l");
-      const step = intervals[asked.step];
-      if (asked.ask === "mass") return withUnit(bandText(step?.massG, 1000, 2), "kg");
-      if (asked.ask === "litres") return withUnit(bandText(step?.volumeMl, 1000, 1), "l");
-      if (asked.ask === "mark") return withUnit(bandText(step?.markMm, 1, 0), "mm");
-      if (asked.ask === "computed") return withUnit(bandText(step?.computedG[asked.what], 1, 0), "g");
-      if (asked.ask === "figure") {
-        const figure = FIGURES[asked.figure];
-        return withUnit(bandText(step?.figures[asked.figure], 1, figure.decimals), figure.unit);
-      }
-      return "";
-    },
-    [intervals, last],
-  );
+  const intervalOf = useCallback((asked: Askable): string => intervalText(asked, intervals), [intervals]);
   const shown = FIGURES[quantity];
   // The chart is the dearest drawing of the page; it waits until the typing pauses.
   const drawn = useSettled(walked, CHART_PAUSE_MS);
@@ -226,7 +212,6 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
 /** The chart is drawn again so long after the page around it, ms. */
 const CHART_PAUSE_MS = 400;
 
-const withUnit = (text: string, unit: string) => (text ? `${text} ${unit}`.trim() : "");
 const nextFace = (face: Face): Face => FACES[(FACES.indexOf(face) + 1) % FACES.length] ?? "grams";
 
 function useBenchCommands(
