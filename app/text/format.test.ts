@@ -38,6 +38,7 @@ describe("uncertainty beside a number", () => {
   test("times", () => {
     expect(plain(durationBandText(band(3600, 3000, 4200)))).toBe("± 10 min");
     expect(plain(durationBandText(band(3600, 3000, 7200)))).toBe("50 min–2 h");
+    expect(plain(durationBandText(band(120, 102, 185)))).toBe("2 min–3 min");
     expect(plain(durationBandText(band(3600, 3000, null)))).toBe("at least 50 min");
     expect(durationBandText(band(3600, 3590, 3610))).toBe("");
     expect(clockBandText(band(23_400, 22_140, 25_560))).toBe("6:09–7:06");

@@ -83,7 +83,9 @@ export function durationBandText(band: Band | null | undefined): string {
   const wide = Math.max(up, down);
   if (wide < 30) return "";
   if (Math.abs(up - down) <= LOPSIDED * wide) return `± ${printDuration(s(wide))}`;
-  return `${printDuration(s(band.lo))}–${printDuration(s(band.hi))}`;
+  // “102 s–3 min” is read twice: from two minutes on both ends are minutes.
+  const lo = band.hi >= 120 && band.lo >= 60 ? 60 * Math.round(band.lo / 60) : band.lo;
+  return `${printDuration(s(lo))}–${printDuration(s(band.hi))}`;
 }
 
 /** A relative width put on a value. */

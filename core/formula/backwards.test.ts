@@ -132,6 +132,18 @@ describe("a share that nothing in the formula holds", () => {
     expect(salt?.met).toBe(false);
     expect(salt?.lacks).toMatch(/so much salt: put a line in/);
   });
+  test("and nothing is moved for it; what else is wished is worked back all the same", () => {
+    const alone = valueOf(workBackwards(broth([wish]), kitchen));
+    expect([alone.lines, alone.document]).toEqual([[], broth([wish])]);
+    const yielding: FormulaTarget = { what: "finishedG", value: 1500, tolerance: 1 };
+    const both = valueOf(workBackwards(broth([wish, yielding]), kitchen));
+    expect(both.achieved.map(a => [a.target.what, a.met])).toEqual([
+      ["salt", false],
+      ["finishedG", true],
+    ]);
+    expect(both.lines.map(l => [l.lineId, Math.round(l.afterG)])).toEqual([["w", 1500]]);
+    expect(both.document.targets).toEqual([wish, yielding]);
+  });
   test("is not where an ingredient could, or where there is too much already", () => {
     const salted = broth([wish], line("s", "salt", { kind: "fixed", massG: 1 }));
     expect(valueOf(workBackwards(salted, kitchen)).achieved[0]).toMatchObject({ met: true });

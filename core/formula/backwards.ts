@@ -9,12 +9,13 @@ import {
   solveLinear,
 } from "../solver";
 import { poolsOf } from "../pot";
-import { type Line, REACHABLE } from "./amount";
+import { REACHABLE } from "./amount";
 import { type FormulaDocument, type FormulaTarget, linesOf } from "./document";
 import type { Kitchen } from "./kitchen";
 import { reachOf } from "./line-amounts";
 import { FROM_NOTHING, linearise, massIn, valueOfTarget } from "./linearise";
-import { multiply, withLineMass } from "./scaling/multiply";
+import { withLineMass } from "./scaling/multiply";
+import { hasAmountOfItsOwn, isLimited, toYield } from "./to-yield";
 import { type Walk, walk } from "./walk";
 import { WalkCache } from "./walk-cache";
 
@@ -45,8 +46,6 @@ export interface Backwards {
 const FREE_FROM = 0.2;
 const FREE_TO = 5;
 const MOST_ROUNDS = 12;
-/** The whole formula is brought this near to its yield; the rest is for the programme. */
-const THERE = 1e-4;
 /** How often a step that cannot be cooked is halved. */
 const MOST_HALVINGS = 6;
 const SETTLED_G = 0.02;
@@ -126,6 +125,7 @@ export function workBackwards(document: FormulaDocument, kitchen: Kitchen): Resu
       ...(lacks && { lacks }),
     };
   });
+  if (achieved.some(a => a.lacks)) return withoutHopeless(document, kitchen, achieved);
   return ok({
     document: rebased(current),
     rounds: rounds + 1,
@@ -154,6 +154,31 @@ export function workBackwards(document: FormulaDocument, kitchen: Kitchen): Resu
   });
 }
 
+/** Nothing is moved for a wish that cannot come near: the others are worked back without it, and it is told. */
+function withoutHopeless(
+  document: FormulaDocument,
+  kitchen: Kitchen,
+  achieved: readonly Achieved[],
+): Result<Backwards> {
+  const targets = achieved.filter(a => !a.lacks).map(a => a.target);
+  const rest = targets.length ? workBackwards({ ...document, targets }, kitchen) : null;
+  if (rest && !rest.ok) return rest;
+  const made = rest ? { ...rest.value.document, targets: document.targets } : document;
+  const walked = walk(made, kitchen);
+  return ok({
+    document: made,
+    rounds: rest?.value.rounds ?? 0,
+    lines: rest?.value.lines ?? [],
+    achieved: achieved.map(
+      a =>
+        rest?.value.achieved.find(other => other.target === a.target) ?? {
+          ...a,
+          after: valueOfTarget(a.target, made, walked),
+        },
+    ),
+  });
+}
+
 /** What no ingredient holds as much of as is wanted has to come in by another. */
 function whatLacks({ what, value }: FormulaTarget, walked: Walk): string | undefined {
   const share = REACHABLE.find(reachable => reachable === what);
@@ -163,33 +188,6 @@ function whatLacks({ what, value }: FormulaTarget, walked: Walk): string | undef
     ? undefined
     : `Nothing in it holds so much${share === "brix" ? "" : ` ${share}`}: put a line in that does.`;
 }
-
-/** The whole formula at the yield that is wanted; as it is where none is, where limits are set, or where no pot takes it. */
-function toYield(
-  document: FormulaDocument,
-  walked: Walk,
-  kitchen: Kitchen,
-  cache: WalkCache,
-): FormulaDocument {
-  const target = document.targets.find(t => t.what === "finishedG" || t.what === "portions");
-  if (!target || linesOf(document).some(isLimited)) return document;
-  const wanted = target.what === "portions" ? target.value * document.portionG : target.value;
-  let factor = 1;
-  let made: number = walked.finishedG;
-  for (let i = 0; i < MOST_ROUNDS && made > 0 && Math.abs(made / wanted - 1) > THERE; i++) {
-    factor *= wanted / made;
-    const tried = walk(multiply(document, factor), kitchen, { cache });
-    if (tried.problems.length) return document;
-    made = tried.finishedG;
-  }
-  // The wishes are what they were: only the batch is another.
-  return { ...multiply(document, factor), targets: document.targets };
-}
-
-const isLimited = (line: Line): boolean =>
-  line.bounds !== undefined && line.bounds.maxG > line.bounds.minG && hasAmountOfItsOwn(line);
-const hasAmountOfItsOwn = (line: Line): boolean =>
-  line.amount.kind !== "to-reach" && line.amount.kind !== "equal-to";
 
 /** Lines that aim at what is wanted aim at the wanted value. */
 const aimLines = (document: FormulaDocument): FormulaDocument => ({

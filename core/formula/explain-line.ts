@@ -113,6 +113,14 @@ function countsOn(
   }
 }
 
+const foreseen = (label: string, value: string, then: Askable): ExplainedInput => ({
+  label,
+  value,
+  basis: "estimate",
+  source: "walked along the line",
+  then,
+});
+
 /** What a total is counted on: the base on the table, or what the whole line gives. */
 function totalOf(
   relation: AmountRelation,
@@ -131,25 +139,11 @@ function totalOf(
         },
       ];
     case "per-litre":
-      return [
-        {
-          label: "litres finished",
-          value: printVolume(walked.finishedMl),
-          basis: "estimate",
-          source: "walked along the line",
-          then: { ask: "litres", step: last },
-        },
-      ];
+      return [foreseen("litres finished", printVolume(walked.finishedMl), { ask: "litres", step: last })];
     case "per-kg":
     case "per-portion":
       return [
-        {
-          label: "finished",
-          value: printKilograms(walked.finishedG),
-          basis: "estimate",
-          source: "walked along the line",
-          then: { ask: "mass", step: last },
-        },
+        foreseen("finished", printKilograms(walked.finishedG), { ask: "mass", step: last }),
         ...(relation.kind === "per-portion"
           ? [
               {

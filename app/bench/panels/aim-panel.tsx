@@ -211,7 +211,7 @@ export function AimPanel({ formula, kitchen, walked, burnerId }: PanelProps & { 
           >
             {busy ? "Working …" : "Work backwards"}
           </Button>
-          {answer && (
+          {answer && answer.lines.length > 0 && (
             <Button
               onClick={() => {
                 edit(() => answer.document);

@@ -1,8 +1,10 @@
 import { g, printMass, printNumber } from "../../quantity";
-import type { Problem, Warning } from "../../result";
+import { type Problem, type Result, type Warning, ok, refuse } from "../../result";
 import { geometryOfVessel } from "../../vessel";
 import type { FormulaDocument } from "../document";
-import type { Walk } from "../walk";
+import type { Kitchen } from "../kitchen";
+import { type Walk, walk } from "../walk";
+import { WalkCache } from "../walk-cache";
 import { withLineMass } from "./multiply";
 import { LEAST_CORRECTION } from "./scaled";
 
@@ -18,8 +20,21 @@ export interface Fitted {
 /** Problems that a smaller batch mends. */
 export const SPLITS: ReadonlySet<Problem["code"]> = new Set(["NOTHING_FITS", "OVERFLOW", "BULK_ABOVE_RIM"]);
 
+/** The multiplied formula walked, and what the fond asks of it: where both ways of scaling begin. @errors those of the walk */
+export function begin(
+  plain: FormulaDocument,
+  kitchen: Kitchen,
+  original: Walk,
+  factor: number,
+): Result<{ cache: WalkCache; multiplied: Walk; fond: ReturnType<typeof liftFond> }> {
+  const cache = new WalkCache();
+  const multiplied = walk(plain, kitchen, { cache });
+  if (multiplied.problems.length) return refuse(...multiplied.problems);
+  return ok({ cache, multiplied, fond: liftFond(plain, original, multiplied, factor) });
+}
+
 /** Deglazing liquid goes with the floor of the pan, not with the batch. */
-export function liftFond(
+function liftFond(
   document: FormulaDocument,
   original: Walk,
   plain: Walk,

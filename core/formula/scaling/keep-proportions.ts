@@ -6,8 +6,7 @@ import type { Kitchen } from "../kitchen";
 import type { StateAfterStep } from "../state-after";
 import type { Step } from "../steps";
 import { type Walk, walk } from "../walk";
-import { WalkCache } from "../walk-cache";
-import { type Fitted, liftFond } from "./fit";
+import { type Fitted, begin } from "./fit";
 import { LEAST_CORRECTION } from "./scaled";
 
 const MUCH_LONGER = 1.5;
@@ -22,10 +21,9 @@ export function keepProportions(
   original: Walk,
   factor: number,
 ): Result<Fitted> {
-  const cache = new WalkCache();
-  const multiplied = walk(plain, kitchen, { cache });
-  if (multiplied.problems.length) return refuse(...multiplied.problems);
-  const fond = liftFond(plain, original, multiplied, factor);
+  const begun = begin(plain, kitchen, original, factor);
+  if (!begun.ok) return begun;
+  const { cache, multiplied, fond } = begun.value;
   const reasons = new Map(fond.reasons);
   const steps = fond.document.steps.map((step, i): Step => {
     const [before, after] = [original.states[i], multiplied.states[i]];

@@ -5,9 +5,8 @@ import type { FormulaDocument } from "../document";
 import type { Kitchen } from "../kitchen";
 import { type Step, kindOf } from "../steps";
 import { type Walk, walk } from "../walk";
-import { WalkCache } from "../walk-cache";
 import { scaleClassOf } from "./doses";
-import { type Fitted, SPLITS, liftFond } from "./fit";
+import { type Fitted, SPLITS, begin } from "./fit";
 import { multiply, withLineMass } from "./multiply";
 import { LEAST_CORRECTION } from "./scaled";
 
@@ -43,10 +42,9 @@ export function keepTime(
   original: Walk,
   factor: number,
 ): Result<Fitted> {
-  const cache = new WalkCache();
-  const multiplied = walk(plain, kitchen, { cache });
-  if (multiplied.problems.length) return refuse(...multiplied.problems);
-  const fond = liftFond(plain, original, multiplied, factor);
+  const begun = begin(plain, kitchen, original, factor);
+  if (!begun.ok) return begun;
+  const { cache, multiplied, fond } = begun.value;
   const aim = factor * original.finishedG;
   const start = fond.reasons.size ? walk(fond.document, kitchen, { cache }) : multiplied;
   if (start.problems.length) return refuse(...start.problems);
