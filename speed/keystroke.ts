@@ -6,14 +6,15 @@ import { wasDisturbed } from "./disturbed";
 /**
  * How long a keystroke in an amount takes, in the real browser on a processor made four times slower: until it stands in
  * its field, and until the line below is painted with what follows from it. A key during which others held the processor
- * tells nothing of the page; it is left out, whatever it took, and another is pressed.
+ * tells little of the page: another is pressed, until enough were undisturbed. Both are told, the undisturbed keys and
+ * every key there was, so that nobody needs to trust the choice.
  */
 
 const SLOWER = 4;
-/** The paces are measured in turn, in rounds of so many keys, until so many of each count. */
+/** The paces are measured in turn, in rounds of so many keys, until so many of each were undisturbed. */
 const KEYS_A_ROUND = 40;
 const KEYS = 200;
-/** After so many rounds there are no more, however few keys count. */
+/** After so many rounds there are no more, however few keys were undisturbed. */
 const MOST_ROUNDS = 12;
 /** Keys of each pace before those that count: the browser compiles what runs often. */
 const WARMING = 20;
@@ -44,6 +45,10 @@ interface Key {
 }
 interface Watched {
   keys: Key[];
+}
+/** A key, and whether others held the processor at it. */
+interface Pressed extends Key {
+  readonly disturbed: boolean;
 }
 
 // 2 → 21 → 2 → 23 …: each key changes the amount, and with it all forty steps and both reductions.
@@ -88,59 +93,53 @@ const watch = (target: Page): Promise<void> =>
     }).observe(line, { subtree: true, characterData: true, childList: true });
   }, SHORTEST_MS);
 
-/** Keys that were left out. */
-let leftOut = 0;
-
-/** Presses so many keys where the caret stands, each so long after the one before, ms; tells of those that count. */
-async function press(target: Page, apartMs: number, count = KEYS_A_ROUND): Promise<Key[]> {
-  const undisturbed: boolean[] = [];
-  for (let i = 0; i < count; i++) {
-    const disturbed = await wasDisturbed(async () => {
-      await target.keyboard.press(keyAt(i), { delay: HELD });
-      await target.waitForTimeout(apartMs - HELD);
-    });
-    undisturbed.push(!disturbed);
-  }
+/** Presses so many keys where the caret stands, each so long after the one before, ms. */
+async function press(target: Page, apartMs: number, count = KEYS_A_ROUND): Promise<Pressed[]> {
+  const disturbed: boolean[] = [];
+  for (let i = 0; i < count; i++)
+    disturbed.push(
+      await wasDisturbed(async () => {
+        await target.keyboard.press(keyAt(i), { delay: HELD });
+        await target.waitForTimeout(apartMs - HELD);
+      }),
+    );
   await target.waitForTimeout(TOLD_AFTER);
   const keys = await target.evaluate(() => (window as unknown as Watched).keys.splice(0));
-  const counted = keys.filter((_, i) => undisturbed[i]);
-  leftOut += keys.length - counted.length;
-  return counted;
+  return keys.map((key, i) => ({ ...key, disturbed: disturbed[i] ?? true }));
 }
 
-/** Keys of one pace, round by round. */
+/** The keys of one pace. */
 interface Pace {
   readonly apartMs: number;
-  readonly rounds: Key[][];
+  readonly keys: Pressed[];
 }
 
-/** Presses keys at all these paces in turn, until enough of each count. */
+const undisturbed = (keys: readonly Pressed[]): Pressed[] => keys.filter(({ disturbed }) => !disturbed);
+
+/** Presses keys at all these paces in turn, until enough of each were undisturbed. */
 async function inTurn(target: Page, paces: readonly number[]): Promise<Pace[]> {
-  const all = paces.map(apartMs => ({ apartMs, rounds: [] as Key[][] }));
+  const all = paces.map(apartMs => ({ apartMs, keys: [] as Pressed[] }));
   for (const { apartMs } of all) await press(target, apartMs, WARMING);
   for (let i = 0; i < MOST_ROUNDS; i++)
-    for (const { apartMs, rounds } of all)
-      if (rounds.flat().length < KEYS) rounds.push(await press(target, apartMs));
+    for (const { apartMs, keys } of all)
+      if (undisturbed(keys).length < KEYS) keys.push(...(await press(target, apartMs)));
   return all;
 }
 
-const shown = (ms: number): string => ms.toFixed(0);
-
-/** One figure of all keys that count, with the rounds it is made of. */
-function tell(what: string, { rounds }: Pace, of: (key: Key) => number, goal: boolean): void {
-  const all = rounds.flat().map(of);
-  if (all.length === 0) {
-    console.log(`${what.padEnd(46)} not known: others held the processor at every key`);
-    return;
-  }
-  const p95 = quantile(all, 0.95);
-  const judged = goal ? `   goal ${GOAL_MS} ms: ${p95 < GOAL_MS ? "met" : "not met"}` : "";
+/** One line: how long it took at so many keys, and whether that meets the goal. */
+function tell(what: string, took: readonly number[], goal: boolean): void {
+  const [half, p95] = took.length ? [median([...took]), quantile([...took], 0.95)] : [NaN, NaN];
+  const judged = goal && took.length ? `   goal ${GOAL_MS} ms: ${p95 < GOAL_MS ? "met" : "not met"}` : "";
+  const figures = [half, p95].map(ms => (took.length ? ms.toFixed(1) : "–").padStart(5));
   console.log(
-    `${what.padEnd(46)} median ${shown(median(all)).padStart(3)} ms, 95th percentile ${shown(p95).padStart(3)} ms (rounds ${rounds
-      .filter(round => round.length > 0)
-      .map(round => shown(quantile(round.map(of), 0.95)))
-      .join(" ")})${judged}`,
+    `${what.padEnd(46)} median ${figures[0]} ms, 95th percentile ${figures[1]} ms, ${took.length} keys${judged}`,
   );
+}
+
+/** The undisturbed keys of a pace, and every key of it. */
+function tellBoth(what: string, { keys }: Pace, of: (key: Key) => number, goal: boolean): void {
+  tell(what, undisturbed(keys).map(of), goal);
+  tell("  every key, disturbed or not", keys.map(of), goal);
 }
 
 try {
@@ -168,16 +167,15 @@ try {
   await watch(page);
   const floor = await inTurn(page, PACES.slice(0, 1));
   console.log(
-    `\nA keystroke in the amount of the first of 40 steps with two reductions, processor ${SLOWER} times slower; ${paces.map(({ rounds }) => rounds.flat().length).join(" and ")} keys.`,
+    `\nA keystroke in the amount of the first of 40 steps with two reductions, processor ${SLOWER} times slower.`,
   );
   for (const pace of paces) {
     const apart = `, keys ${pace.apartMs} ms apart`;
-    tell(`in the field${apart}`, pace, key => key.shown, true);
+    tellBoth(`in the field${apart}`, pace, key => key.shown, true);
     // A key nobody saw painted has not met any goal.
-    tell(`until the line is painted${apart}`, pace, key => key.painted ?? Infinity, true);
+    tellBoth(`until the line is painted${apart}`, pace, key => key.painted ?? Infinity, true);
   }
-  for (const pace of floor) tell("in an empty page", pace, key => key.shown, false);
-  if (leftOut) console.log(`${leftOut} keys fell into moments when others held the processor: left out.`);
+  for (const pace of floor) tellBoth("in an empty page", pace, key => key.shown, false);
 } finally {
   await browser.close();
 }
