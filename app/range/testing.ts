@@ -35,7 +35,29 @@ function bandsAlong(document: FormulaDocument, burnerId: string): readonly StepB
   return bands;
 }
 
-/** A batch of a formula of the demo, begun at the start, with these events after it. */
+/** A batch of a formula, begun at the start, with these events after it; nothing is known of its limits. */
+export const batchWith = (
+  document: FormulaDocument,
+  after: readonly RunEvent[] = [],
+  burnerId = DEMO_KITCHEN.defaultBurnerId,
+): LiveRun & { readonly document: FormulaDocument } => ({
+  run: {
+    id: "run",
+    formulaId: "formula",
+    formulaVersionId: "version",
+    baseG: document.base.massG,
+    burnerId,
+    startedBy: "Noor Adeyi",
+    startedAt: new Date(START),
+    finishedAt: null,
+  },
+  versionNumber: 1,
+  document,
+  events: [logged(0, { kind: "started", burnerId }), ...after],
+  bands: [],
+});
+
+/** A batch of a formula of the demo, with the limits of its line. */
 export function batchOf(
   formulaId: string,
   after: readonly RunEvent[] = [],
@@ -43,22 +65,8 @@ export function batchOf(
 ): LiveRun & { readonly document: FormulaDocument } {
   const document = DEMO_FORMULAS[formulaId];
   if (!document) throw new Error(`The demo has no ${formulaId}.`);
-  return {
-    run: {
-      id: "run",
-      formulaId,
-      formulaVersionId: "version",
-      baseG: document.base.massG,
-      burnerId,
-      startedBy: "Noor Adeyi",
-      startedAt: new Date(START),
-      finishedAt: null,
-    },
-    versionNumber: 1,
-    document,
-    events: [logged(0, { kind: "started", burnerId }), ...after],
-    bands: bandsAlong(document, burnerId),
-  };
+  const batch = batchWith(document, after, burnerId);
+  return { ...batch, run: { ...batch.run, formulaId }, bands: bandsAlong(document, burnerId) };
 }
 
 /** The steps of a formula before this one, each begun and done within ten minutes. */

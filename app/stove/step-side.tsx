@@ -1,6 +1,6 @@
 import { type StateAfterStep, cautionsAt, courseOf, kindOf } from "~/core/formula";
 import { printMass, printNumber } from "~/core/quantity";
-import type { Reading } from "~/core/run";
+import type { Reading, RunState } from "~/core/run";
 import type { Person } from "~/data";
 import type { PotNow } from "../range/pot-now";
 import { clockTime, deviationText, gramsBand, spread } from "../text/format";
@@ -28,7 +28,8 @@ export function StepSide({
 }) {
   const { state, forecast } = pot;
   const progress = state.steps[state.current];
-  if (!progress) return <aside aria-label="This step" />;
+  const problems = <Problems run={state} />;
+  if (!progress) return <aside aria-label="This step">{problems}</aside>;
   const kind = kindOf(progress.step);
   const course = progress.foreseen && courseOf(progress.from, progress.foreseen);
   const weighedIn = new Map(
@@ -40,6 +41,7 @@ export function StepSide({
   const measured = progress.readings.filter(r => r.massG !== undefined && r.kind !== "added");
   return (
     <aside aria-label="This step" className="min-w-0 space-y-3 text-base">
+      {problems}
       {progress.step.kind === "emulsify" && progress.foreseen && (
         <OilPace
           from={progress.from}
@@ -215,4 +217,16 @@ function wordsOf(reading: Reading, planned: StateAfterStep): string {
       return `${line?.name ?? "added"} ${printMass(reading.massG ?? (0 as never))}`;
     }
   }
+}
+
+/** What could not be reckoned with in the step at work and the one before: its last reading counts when it ends. */
+function Problems({ run }: { run: RunState }) {
+  const [before, here] = [run.steps[run.current - 1], run.steps[run.current]].map(p => p?.step.id);
+  return run.problems
+    .filter(({ stepId }) => stepId === before || stepId === here)
+    .map(({ stepId, message }) => (
+      <p key={message} role="alert" className="rounded-lg border-2 border-glow px-3 py-2 text-sm text-glow">
+        ▲ {stepId === here ? "This step" : "The step before"}: {message}
+      </p>
+    ));
 }

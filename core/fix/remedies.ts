@@ -1,6 +1,6 @@
 import type { FactValues } from "../facts";
 import { type Problem, type Result, checkNumber, ok, refuse } from "../result";
-import { bodyOf } from "../texture";
+import { bodyOf, problemsOf } from "../texture";
 import { BODY_REMEDIES } from "./body-remedies";
 import type { Complaint } from "./complaint";
 import { type Mend, USUAL, mendingOf } from "./mending";
@@ -14,7 +14,7 @@ const MENDS: Readonly<Record<Complaint, Mend>> = { ...BODY_REMEDIES, ...TASTE_RE
  * Remedies for a complaint: what to add, how many grams, in which order, and what that does to everything else.
  *
  * @param input the sauce in g, the temperature it is eaten at, and where it should be
- * @errors those of the sauce · OUT_OF_RANGE a target beyond what a sauce can be · UNREACHABLE it is not what it is accused of
+ * @errors those of the sauce; that its body is beyond the model only where the body is complained of · OUT_OF_RANGE a target beyond what a sauce can be · UNREACHABLE it is not what it is accused of
  * Source: docs/models.md "Fixes" (F.5): mass balance, and body by the model.
  * @example 2.24 kg at 1.50 % salt to 0.90 %: 1.4933 kg unsalted water, or 0.896 kg exchanged
  */
@@ -23,8 +23,11 @@ export function remediesFor(
   input: FixInput,
   facts: FactValues,
 ): Result<readonly Remedy[]> {
-  const start = bodyOf(input.state, input.temperatureC, facts);
-  if (!start.ok) return start;
+  const impossible = problemsOf(input.state, input.temperatureC);
+  if (impossible.length) return refuse(...impossible);
+  // A mayonnaise is mostly yolk besides its oil: its body is not reckoned, its salt is.
+  const body = bodyOf(input.state, input.temperatureC, facts);
+  if (!body.ok && complaint in BODY_REMEDIES) return body;
   const target = { ...USUAL, ...definedOf(input.target) };
   const problems: Problem[] = [
     ...checkNumber(target.thickness, "target.thickness", "The body wanted", { min: 2, max: 95 }),
@@ -35,7 +38,7 @@ export function remediesFor(
   if (problems.length) return refuse(...problems);
   const mending = mendingOf(input, target, facts);
   const problem = MENDS[complaint](mending);
-  return problem ? refuse(problem) : ok(mending.found, start.warnings);
+  return problem ? refuse(problem) : ok(mending.found, body.ok ? body.warnings : []);
 }
 
 function definedOf(target: FixTarget): Partial<typeof USUAL> {

@@ -1,5 +1,5 @@
 import type { FactValues } from "../facts";
-import { ACID_IDS, type SauceState, bareBody, fatPctOf, massOfSauce, saltPctOf } from "../texture";
+import { ACID_IDS, type SauceState, bodyOf, fatPctOf, massOfSauce, saltPctOf } from "../texture";
 
 /** What the sauce is once a remedy is done. */
 export interface After {
@@ -45,13 +45,13 @@ export const acidPctOf = (s: SauceState): number =>
   (100 * ACID_IDS.reduce((sum, id) => sum + (s.acids[id] ?? 0), 0)) / massOfSauce(s);
 
 export function afterOf(state: SauceState, temperatureC: number, facts: FactValues): After {
-  const { thickness } = bareBody(state, temperatureC, facts);
+  const body = bodyOf(state, temperatureC, facts);
   return {
     massG: massOfSauce(state),
     saltPct: saltPctOf(state),
     fatPct: fatPctOf(state),
     acidPct: acidPctOf(state),
     sugarPct: (100 * state.sugarG) / massOfSauce(state),
-    thickness: Number.isFinite(thickness) ? Math.min(100, Math.max(0, thickness)) : null,
+    thickness: body.ok ? body.value.thickness : null,
   };
 }

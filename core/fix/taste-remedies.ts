@@ -34,13 +34,14 @@ const tooSalty: Mend = ({ state, temperatureC, facts, now, target, add }) => {
     if (own >= target.saltPct) continue;
     const d = (m * (now.saltPct - target.saltPct)) / (target.saltPct - own);
     const next = addSauce(state, liquid, d);
-    const again = (now.thickness ?? 0) - (afterOf(next, temperatureC, facts).thickness ?? 0);
+    const then = afterOf(next, temperatureC, facts).thickness;
+    const lost = now.thickness === null || then === null ? 0 : now.thickness - then;
     add(
       name === "stock" ? "stretch with light stock" : "stretch with water",
       d,
       next,
-      [`${said(d)} in`, ...(again > 3 ? ["bind again: it is thinner now"] : [])],
-      [`${printNumber(again)} points of body lost`, "the taste is as much weaker"],
+      [`${said(d)} in`, ...(lost > 3 ? ["bind again: it is thinner now"] : [])],
+      [...(lost > 0.5 ? [`${printNumber(lost)} points of body lost`] : []), "the taste is as much weaker"],
       name === "stock" ? { [STOCK]: d } : {},
     );
   }

@@ -1,7 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
-import { DEMO_FORMULAS } from "../../demo/formulas";
-import { FAMILIES, formulaOf } from "../families";
+import { EVERY_FORMULA } from "../families/testing";
 import { valueOf } from "../result";
 import {
   type FormulaDocument,
@@ -79,13 +78,9 @@ describe("working a formula backwards", () => {
 });
 
 describe("a yield, where nobody set limits, is reached by the whole formula", () => {
-  const template = { boilsC: kitchen.boilsC, demiGlace: { to: 0.5, bound: false } };
   /** Water that covers does not grow with the bones; so far the lines may differ from each other. */
   const ALIKE = 1.15;
-  test.each([
-    ...Object.values(DEMO_FORMULAS).map(document => [document.name, document] as const),
-    ...FAMILIES.map(family => [`${family.id}, a usual one`, formulaOf(family, {}, template)] as const),
-  ])("%s: a third more of it, in its proportions", (_, document) => {
+  test.each(EVERY_FORMULA)("%s: a third more of it, in its proportions", (_, document) => {
     const before = walk(document, kitchen);
     const value = 1.3 * before.finishedG;
     const wish: FormulaTarget = { what: "finishedG", value, tolerance: value / 200 };

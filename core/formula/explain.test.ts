@@ -1,10 +1,11 @@
 import { describe, expect, test } from "vitest";
 import { FAMILIES, formulaOf } from "../families";
+import { EVERY_FORMULA } from "../families/testing";
 import { EXITS, exitMass } from "../pot";
 import { type Askable, type FormulaDocument, type Line, type Walk, explain, walk } from ".";
 import { FIGURE_IDS } from "./figures";
 import { adding, blank, demo, fixed, kitchen, line, share } from "./testing";
-import { DEMO_FORMULAS, GLACE_ID, STOCK_ID } from "../../demo/formulas";
+import { GLACE_ID, STOCK_ID } from "../../demo/formulas";
 
 const template = { boilsC: kitchen.boilsC, demiGlace: { to: 0.5, bound: false } };
 
@@ -15,8 +16,6 @@ const schools = FAMILIES.flatMap(family =>
     ...family.choices.flatMap(c => c.schools.filter(s => s.id !== c.usual).map(s => ({ [c.id]: s.id }))),
   ].map(taken => [`${family.id} ${JSON.stringify(taken)}`, formulaOf(family, taken, template)] as const),
 );
-const usual = FAMILIES.map(family => [`${family.id}, a usual one`, formulaOf(family, {}, template)] as const);
-const ours = Object.values(DEMO_FORMULAS).map(document => [document.name, document] as const);
 
 /** Every number of a walked line that a screen lets one ask. */
 const askables = (walked: Walk): Askable[] => [
@@ -32,7 +31,7 @@ const askables = (walked: Walk): Askable[] => [
 ];
 
 describe("what a step names as put in and gone is what its pot gained and lost", () => {
-  test.each([...ours, ...schools])("%s", (_, document) => {
+  test.each([...EVERY_FORMULA, ...schools])("%s", (_, document) => {
     const { states } = walk(document, kitchen);
     states.forEach((state, i) => {
       const before = states[i - 1];
@@ -52,7 +51,7 @@ describe("what a step names as put in and gone is what its pot gained and lost",
 });
 
 describe("every number can be taken apart, in words a cook can read", () => {
-  test.each([...ours, ...usual])("%s", (_, document) => {
+  test.each(EVERY_FORMULA)("%s", (_, document) => {
     const walked = walk(document, kitchen);
     for (const asked of askables(walked)) {
       const found = explain(asked, document, walked, kitchen);

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { FAMILIES, type Family, formulaOf } from "../families";
+import { EVERY_FORMULA } from "../families/testing";
 import {
   type FormulaDocument,
   blankFormula,
@@ -11,7 +12,7 @@ import {
   saltOfParts,
   walk,
 } from ".";
-import { demo, fixed, kitchen, line, stock } from "./testing";
+import { fixed, kitchen, line, stock } from "./testing";
 import { STOCK_ID } from "../../demo/formulas";
 
 const adding = (name: string, massG: number, lines: FormulaDocument["steps"][number]["lines"]) => ({
@@ -89,20 +90,20 @@ describe("C117 salt through everything", () => {
     expect(all.saltG / 12).toBeCloseTo(1.27, 2);
   });
   const template = { boilsC: kitchen.boilsC, demiGlace: { to: 0.5, bound: false } };
-  test.each([
-    ...Object.keys(kitchen.data.formulas).map(id => [id, demo(id)] as const),
-    ...FAMILIES.map(family => [`${family.id}, a usual one`, formulaOf(family, {}, template)] as const),
-  ])("the ledger of %s balances: what came in, less what left, is in the pot", (_, document) => {
-    const walked = walk(document, kitchen);
-    const ledger = saltLedger(document, walked, kitchen);
-    const last = walked.states.at(-1);
-    expect(ledger.inG - ledger.outG).toBeCloseTo(ledger.leftG, 3 > ledger.inG ? 2 : 1);
-    expect(last?.pot.entered.salt ?? 0).toBeCloseTo(ledger.inG, 1);
-    if (ledger.inG > 0) expect(ledger.entries.reduce((sum, e) => sum + e.share, 0)).toBeCloseTo(1, 9);
-    ledger.entries.slice(1).forEach((entry, i) => {
-      expect(entry.saltG).toBeLessThanOrEqual(ledger.entries[i]?.saltG ?? 0);
-    });
-  });
+  test.each(EVERY_FORMULA)(
+    "the ledger of %s balances: what came in, less what left, is in the pot",
+    (_, document) => {
+      const walked = walk(document, kitchen);
+      const ledger = saltLedger(document, walked, kitchen);
+      const last = walked.states.at(-1);
+      expect(ledger.inG - ledger.outG).toBeCloseTo(ledger.leftG, 3 > ledger.inG ? 2 : 1);
+      expect(last?.pot.entered.salt ?? 0).toBeCloseTo(ledger.inG, 1);
+      if (ledger.inG > 0) expect(ledger.entries.reduce((sum, e) => sum + e.share, 0)).toBeCloseTo(1, 9);
+      ledger.entries.slice(1).forEach((entry, i) => {
+        expect(entry.saltG).toBeLessThanOrEqual(ledger.entries[i]?.saltG ?? 0);
+      });
+    },
+  );
   test("the rub of a cure is in the books by what stays of it", () => {
     const confit = formulaOf(FAMILIES.find(f => f.id === "confit") as Family, {}, template);
     const ledger = saltLedger(confit, walk(confit, kitchen), kitchen);

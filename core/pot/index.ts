@@ -33,12 +33,12 @@ export {
   extract,
   holdBack,
   pour,
-  reconcile,
   renderFat,
   scalePot,
   skimFat,
   strain,
 } from "./operations";
+export { reconcile } from "./reconcile";
 export {
   type Carriers,
   NO_CARRIERS,

@@ -16,7 +16,7 @@ import {
   subtractPools,
   sumPools,
 } from "./pools";
-import { type PotState, type SolidPart, contentsOf, leave, liquorMass, potMass } from "./pot-state";
+import { type PotState, type SolidPart, contentsOf, leave, liquorMass } from "./pot-state";
 
 /** How much more than there is may be asked for before it is refused: rounding noise only. */
 const SLACK = 1e-9;
@@ -262,56 +262,29 @@ export function pour(pot: PotState, mass: Grams): Result<PotState> {
   });
 }
 
-/** Everything in the pot and its books, times a factor. */
-export function scalePot(pot: PotState, factor: number): PotState {
-  return {
-    ...pot,
-    liquor: scalePools(pot.liquor, factor),
-    carriers: scaleCarriers(pot.carriers, factor),
-    solids: pot.solids.map(part => ({
-      ...part,
-      pools: scalePools(part.pools, factor),
-      rawG: g(part.rawG * factor),
-      gaveGelatinG: g(part.gaveGelatinG * factor),
-      gaveSolidsG: g(part.gaveSolidsG * factor),
-    })),
-    floatFatG: g(pot.floatFatG * factor),
-    entered: scalePools(pot.entered, factor),
-    exits: Object.fromEntries(
-      Object.entries(pot.exits).map(([exit, pools]) => [exit, scalePools(pools, factor)]),
-    ) as PotState["exits"],
-  };
-}
+/** What stands in the pot times a factor, without its books. */
+export const contentsTimes = (
+  pot: PotState,
+  factor: number,
+): Pick<PotState, "liquor" | "carriers" | "solids" | "floatFatG"> => ({
+  liquor: scalePools(pot.liquor, factor),
+  carriers: scaleCarriers(pot.carriers, factor),
+  solids: pot.solids.map(part => ({
+    ...part,
+    pools: scalePools(part.pools, factor),
+    rawG: g(part.rawG * factor),
+    gaveGelatinG: g(part.gaveGelatinG * factor),
+    gaveSolidsG: g(part.gaveSolidsG * factor),
+  })),
+  floatFatG: g(pot.floatFatG * factor),
+});
 
-/**
- * Corrects the pot to a weighed mass.
- *
- * While something boils the difference is steam (more or less of it); otherwise liquor was poured, or added.
- * The books stay whole: what appears is booked as entered, what is missing as an exit.
- *
- * @param weighed g, everything in the pot
- * @errors NOT_ENOUGH more is missing than the liquor holds
- */
-export function reconcile(pot: PotState, weighed: Grams, through: "vapour" | "poured"): Result<PotState> {
-  const missing = potMass(pot) - weighed;
-  if (missing > 0) return through === "vapour" ? evaporate(pot, { water: missing }) : pour(pot, g(missing));
-  const back = -missing;
-  if (through === "vapour") {
-    const booked = pot.exits.vapour.water;
-    if (back <= booked)
-      return ok({
-        ...pot,
-        liquor: addPools(pot.liquor, onePool("water", back)),
-        exits: { ...pot.exits, vapour: subtractPools(pot.exits.vapour, onePool("water", back)) },
-      });
-  }
-  const found = massOfPools(pot.liquor) > 0 ? portionOf(pot.liquor, back) : onePool("water", back);
-  const before = massOfPools(pot.liquor);
-  return ok({
-    ...pot,
-    liquor: addPools(pot.liquor, found),
-    // What was found is more of the same liquor.
-    carriers: before > 0 ? scaleCarriers(pot.carriers, (before + back) / before) : pot.carriers,
-    entered: addPools(pot.entered, found),
-  });
-}
+/** Everything in the pot and its books, times a factor. */
+export const scalePot = (pot: PotState, factor: number): PotState => ({
+  ...pot,
+  ...contentsTimes(pot, factor),
+  entered: scalePools(pot.entered, factor),
+  exits: Object.fromEntries(
+    Object.entries(pot.exits).map(([exit, pools]) => [exit, scalePools(pools, factor)]),
+  ) as PotState["exits"],
+});

@@ -1,7 +1,7 @@
 import { type Grams, type Millilitres, g, ml } from "../quantity";
 import { type Result, checkNumber, ok, refuse } from "../result";
-import { liquorMass, volumeAt20 } from "../pot";
-import { kindOf } from "../formula";
+import { volumeAt20 } from "../pot";
+import { kindOf, productMass, productVolume } from "../formula";
 import type { RunState } from "./fold";
 
 /** Planned beside actual. `deviation` is (actual − planned)/planned; `null` where one side is missing. */
@@ -110,8 +110,8 @@ export function batchRecord(run: RunState): BatchRecord {
     startedAt: run.startedAt,
     finishedAt: run.finishedAt,
     steps,
-    yieldMl: compared("yield", "ml", planned.finishedMl, measured ? volumeAt20(run.pot.liquor) : null),
-    yieldG: compared("yield", "g", planned.finishedG, measured ? liquorMass(run.pot) : null),
+    yieldMl: compared("yield", "ml", planned.finishedMl, measured ? productVolume(run.pot) : null),
+    yieldG: compared("yield", "g", planned.finishedG, measured ? productMass(run.pot) : null),
     minutes: compared("whole run", "min", planned.totalS / 60, total),
     strainYield: strainYieldOf(run),
   };

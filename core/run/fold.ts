@@ -12,7 +12,7 @@ import {
   walk,
 } from "../formula";
 import { EMPTY_POT, type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../pot";
-import { type Grams, type Millilitres, degC, g, ml, mm } from "../quantity";
+import { type Grams, type Millilitres, degC, g, ml, mm, printMass } from "../quantity";
 import { InvariantError } from "../result";
 import { type Vessel, geometryOfVessel } from "../vessel";
 
@@ -74,8 +74,14 @@ export interface RunState {
   readonly vessel: Vessel | null;
   readonly planned: Walk;
   readonly lastEventAt: number | null;
-  /** Why a step could not be foreseen from the pot as it stands. */
-  readonly problems: readonly string[];
+  /** What could not be reckoned with. */
+  readonly problems: readonly RunProblem[];
+}
+
+/** Why a step could not be foreseen from the pot as it stands, or a reading could not be true of it. */
+export interface RunProblem {
+  readonly stepId: string;
+  readonly message: string;
 }
 
 /** Events that still count: undone ones and the undoing itself drop out. An undone undo counts again. */
@@ -105,7 +111,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
     if ("stepId" in event.payload)
       byStep.set(event.payload.stepId, [...(byStep.get(event.payload.stepId) ?? []), event]);
 
-  const problems: string[] = [];
+  const problems: RunProblem[] = [];
   let pot: PotState = EMPTY_POT;
   let vessel: Vessel | null = null;
   const steps = planned.states.map((plan, index): StepProgress => {
@@ -135,7 +141,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
           temperatureC: result.value.pot.temperatureC,
         };
         ({ pot, vessel } = result.value);
-      } else problems.push(...result.problems.map(p => p.message));
+      } else problems.push(...result.problems.map(({ message }) => ({ stepId: plan.step.id, message })));
     }
     const readings = readingsOf(own, pot, vessel, kitchen, foreseen);
     const ended = done ?? skipped;
@@ -151,7 +157,11 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       readings,
       ticked: own.flatMap(e => (e.payload.kind === "ticked" ? [e.payload.what] : [])),
     };
-    if (status === "done") pot = corrected(pot, progress);
+    if (status === "done") {
+      const put = corrected(pot, progress);
+      pot = put.pot;
+      if (put.problem) problems.push({ stepId: plan.step.id, message: put.problem });
+    }
     return progress;
   });
 
@@ -262,19 +272,28 @@ function massAtEnd(
   return g((doneAt === null ? foreseen.massG : foreseenAt(doneAt)) + off);
 }
 
-/** The pot after a step, put right by what was weighed, dipped or poured into the jug, and by the last probe. */
-function corrected(pot: PotState, progress: Parameters<typeof massAtEnd>[0]): PotState {
+/**
+ * The pot after a step, put right by what was weighed, dipped or poured into the jug, and by the last probe. A reading
+ * that cannot be true of it moves nothing, and is told.
+ */
+function corrected(
+  pot: PotState,
+  progress: Parameters<typeof massAtEnd>[0],
+): { readonly pot: PotState; readonly problem?: string } {
   let state = pot;
+  let problem: string | undefined;
   const jugged = progress.readings.filter(r => r.kind === "jugged");
   const mass = massAtEnd(progress) ?? (jugged.length ? massOfJugs(jugged, state) : null);
   if (mass !== null) {
     const put = reconcile(state, mass, STEAMING.has(progress.step.kind) ? "vapour" : "poured");
     if (put.ok) state = put.value;
+    else
+      problem = `${printMass(mass)} read at the end of this step cannot be: ${printMass(potMass(state))} were foreseen. ${put.problems[0]?.message ?? ""} The reading is kept; the sums go on with what was foreseen. Weigh again, and log it.`;
   }
   const probe = progress.readings.filter(r => r.kind === "probed" && r.where === "pot").at(-1);
-  return probe?.temperatureC !== undefined
-    ? { ...state, temperatureC: degC(Math.min(110, Math.max(0, probe.temperatureC))) }
-    : state;
+  if (probe?.temperatureC !== undefined)
+    state = { ...state, temperatureC: degC(Math.min(110, Math.max(0, probe.temperatureC))) };
+  return { pot: state, problem };
 }
 
 function massOfJugs(jugs: readonly Reading[], pot: PotState): Grams {

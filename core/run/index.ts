@@ -1,6 +1,7 @@
 export { type RunEvent, type RunPayload, inOrder, payloadSchema, runEventSchema, timeOf } from "./events";
 export {
   type Reading,
+  type RunProblem,
   type RunState,
   type StepProgress,
   fold,

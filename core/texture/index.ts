@@ -39,6 +39,7 @@ export { STANDARD_LIQUIDS, type StandardLiquid, markOfLiquid, standardLiquid } f
 export { type Body, bareBody } from "./body-laws";
 export { setsBelowC } from "./body-warnings";
 export { bodyOf, fatPctOf, reducedBy, saltPctOf } from "./sauce-thickness";
+export { problemsOf } from "./body-limits";
 export { type Tempering, type YolkWindow, temperLiaison, yolkEquivalents, yolkWindow } from "./yolk";
 export { MOUNT_FROM, MOUNT_LEAST_C, type Mounted, breaksAtC, mountButter } from "./butter";
 export {

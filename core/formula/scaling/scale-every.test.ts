@@ -1,22 +1,17 @@
 import { describe, expect, test } from "vitest";
-import { FAMILIES, formulaOf } from "../../families";
+import { EVERY_FORMULA } from "../../families/testing";
 import { valueOf } from "../../result";
 import { type FormulaDocument, type Scaled, multiply, scaleFormula } from "..";
 import { adding, blank, fixed, kitchen, line } from "../testing";
 import { DEMO_FORMULAS } from "../../../demo/formulas";
 
-const template = { boilsC: kitchen.boilsC, demiGlace: { to: 0.5, bound: false } };
-const formulas: readonly (readonly [string, FormulaDocument])[] = [
-  ...Object.values(DEMO_FORMULAS).map(document => [document.name, document] as const),
-  ...FAMILIES.map(family => [`${family.id}, a usual one`, formulaOf(family, {}, template)] as const),
-];
 const times = (document: FormulaDocument, factor: number): Scaled =>
   valueOf(scaleFormula(document, kitchen, { by: "factor", factor }));
 
 /** A correction smaller than this is nobody's to make; what it leaves is rounded off. */
 const UNSEEN = 0.0051;
 
-describe.each(formulas)("%s", (_, document) => {
+describe.each(EVERY_FORMULA)("%s", (_, document) => {
   test("taken once it is what it was", () => {
     const once = times(document, 1);
     expect(once.document).toEqual(document);
