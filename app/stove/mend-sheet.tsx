@@ -1,7 +1,6 @@
 import { Dialog } from "radix-ui";
 import { useState } from "react";
 import type { FactValues } from "~/core/facts";
-import { sauceOf } from "~/core/formula";
 import { liquorMass } from "~/core/pot";
 import type { Ingredient } from "~/core/larder";
 import type { RunState } from "~/core/run";
@@ -44,12 +43,7 @@ export function MendSheet({
             </Dialog.Close>
           </div>
           {open && liquorMass(pot) >= 1 && (
-            <RemedyCards
-              state={sauceOf(pot, facts)}
-              temperatureC={servedC}
-              facts={facts}
-              ingredients={ingredients}
-            />
+            <RemedyCards pot={pot} temperatureC={servedC} facts={facts} ingredients={ingredients} />
           )}
         </Dialog.Content>
       </Dialog.Portal>

@@ -1,6 +1,8 @@
 import { STATUS_WORDS } from "~/core/reduction";
 import type { ReactNode } from "react";
-import { printKilograms, printLength, printMass, printNumber } from "~/core/quantity";
+import { potMass } from "~/core/pot";
+import { g, printKilograms, printLength, printMass, printNumber } from "~/core/quantity";
+import { stepToRead } from "~/core/run";
 import type { PotNow } from "../range/pot-now";
 import { bandText, betweenTimes, durationBandText, minutesLeft, momentOf, spread } from "../text/format";
 import { PotSection, placePot, snugHeight } from "../ui/pot-section";
@@ -32,23 +34,20 @@ export function PotLive({
   const progress = state.steps[state.current];
   const narrow = width < NARROW;
   const gutter = narrow ? 16 : Math.max(150, Math.min(182, width * 0.27));
-  if (!vessel || !progress)
+  const words = progress ? <EndWords pot={pot} now={now} timeZone={timeZone} /> : <DoneWords pot={pot} />;
+  if (!vessel || (!progress && pot.nowMm === null))
     return (
       <div ref={ref} className="self-center py-10 text-center text-xl">
-        {progress ? (
-          <EndWords pot={pot} now={now} timeZone={timeZone} />
-        ) : (
-          "Every step is through. Weigh or jug what you have, then finish the batch."
-        )}
+        {words}
       </div>
     );
   const tallest = compact ? TALLEST_BESIDE_PANEL : narrow ? TALLEST_NARROW : TALLEST;
   const height = Math.max(LEAST_HEIGHT, snugHeight(vessel, width, tallest, gutter));
   const place = placePot(vessel, width, height, gutter);
   const wall = place.half(place.heightMm);
-  const moving = progress.status === "live" && pot.nowMm !== null;
+  const moving = progress?.status === "live" && pot.nowMm !== null;
   const left: Label[] = [];
-  if (pot.startMm !== null && progress.begunAt !== null && pot.endMm !== null)
+  if (pot.startMm !== null && progress && progress.begunAt !== null && pot.endMm !== null)
     left.push({
       y: place.y(pot.startMm),
       body: <>started {printLength(pot.startMm as never)}</>,
@@ -83,9 +82,9 @@ export function PotLive({
       ),
     });
   const right: Label = {
-    y: place.y(pot.endMm ?? place.heightMm * 0.6),
+    y: place.y((progress ? pot.endMm : pot.nowMm) ?? place.heightMm * 0.6),
     key: "end",
-    body: <EndWords pot={pot} now={now} timeZone={timeZone} />,
+    body: words,
   };
 
   return (
@@ -96,7 +95,7 @@ export function PotLive({
         bulkMm={pot.bulkMm}
         dissolvedPct={pot.dissolvedPct}
         ghosts={pot.startMm !== null && moving ? [{ levelMm: pot.startMm, label: "" }] : []}
-        mark={pot.endMm === null ? null : { levelMm: pot.endMm, label: "" }}
+        mark={!progress || pot.endMm === null ? null : { levelMm: pot.endMm, label: "" }}
         stick={vessel.use !== "tray"}
         width={width}
         height={height}
@@ -159,6 +158,32 @@ function apart(labels: readonly Label[]): Label[] {
       last = y;
       return { ...label, y };
     });
+}
+
+/** What should stand in it when every step is through, and what is left to do. */
+function DoneWords({ pot }: { pot: PotNow }) {
+  const { state, vessel, reading } = pot;
+  const massG = potMass(state.pot);
+  const weighed = stepToRead(state)?.readings.some(r => r.massG !== undefined && r.kind !== "added");
+  return (
+    <>
+      {massG >= 1 && (
+        <span className="block font-display text-xl font-bold">
+          {weighed ? "" : "about "}
+          {printMass(massG)} in it
+        </span>
+      )}
+      {massG >= 1 && vessel && vessel.tareG > 0 && reading.weigh && !weighed && (
+        <span className="block text-sm">
+          {printMass(g(massG + vessel.tareG))} on the scale, {vessel.name} and all
+        </span>
+      )}
+      <span className="mt-1 block max-w-56 text-base text-lamp-faded">
+        Every step is through.{" "}
+        {weighed ? "Finish the batch." : "Weigh or jug what you have, then finish the batch."}
+      </span>
+    </>
+  );
 }
 
 /** Where the step ends, and when. */

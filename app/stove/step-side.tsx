@@ -1,6 +1,6 @@
 import { type StateAfterStep, cautionsAt, courseOf, kindOf } from "~/core/formula";
 import { printMass, printNumber } from "~/core/quantity";
-import type { Reading, RunState } from "~/core/run";
+import { type Reading, type RunState, stepToRead } from "~/core/run";
 import type { Person } from "~/data";
 import type { PotNow } from "../range/pot-now";
 import { clockTime, deviationText, gramsBand, spread } from "../text/format";
@@ -29,7 +29,24 @@ export function StepSide({
   const { state, forecast } = pot;
   const progress = state.steps[state.current];
   const problems = <Problems run={state} />;
-  if (!progress) return <aside aria-label="This step">{problems}</aside>;
+  const last = stepToRead(state);
+  const readings = last && (
+    <Readings
+      of={last === progress ? "Readings of this step" : "Readings of the last step"}
+      readings={last.readings}
+      planned={last.planned}
+      against={forecast?.lastAgainst ?? null}
+      people={people}
+      timeZone={timeZone}
+    />
+  );
+  if (!progress)
+    return (
+      <aside aria-label="This step" className="min-w-0 space-y-3 text-base">
+        {problems}
+        {readings}
+      </aside>
+    );
   const kind = kindOf(progress.step);
   const course = progress.foreseen && courseOf(progress.from, progress.foreseen);
   const weighedIn = new Map(
@@ -149,24 +166,20 @@ export function StepSide({
           summary={forecast?.massNowG == null ? "" : `foreseen ${printMass(forecast.massNowG)} now`}
         />
       )}
-      <Readings
-        readings={progress.readings}
-        planned={progress.planned}
-        against={forecast?.lastAgainst ?? null}
-        people={people}
-        timeZone={timeZone}
-      />
+      {readings}
     </aside>
   );
 }
 
 function Readings({
+  of,
   readings,
   planned,
   against,
   people,
   timeZone,
 }: {
+  of: string;
   readings: readonly Reading[];
   planned: StateAfterStep;
   against: { reading: Reading; foreseenG: number } | null;
@@ -176,7 +189,7 @@ function Readings({
   if (!readings.length) return null;
   return (
     <section>
-      <h2 className="text-sm font-normal text-lamp-faded">Readings of this step</h2>
+      <h2 className="text-sm font-normal text-lamp-faded">{of}</h2>
       <ul className="mt-1 divide-y divide-night-rule border-y border-night-rule text-sm">
         {[...readings].reverse().map(reading => (
           <li key={reading.eventId} className="flex justify-between gap-3 py-1.5">

@@ -3,7 +3,8 @@ import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, test, vi } from "vitest";
 import { NOMINAL_FACTS } from "~/core/facts";
 import type { Person } from "~/data";
-import { type RunEvent, type RunPayload, fold } from "~/core/run";
+import { potMass } from "~/core/pot";
+import { type RunEvent, type RunPayload, fold, stepToRead } from "~/core/run";
 import { openKitchen } from "~/core/formula";
 import { GLACE_ID, STOCK_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
@@ -249,6 +250,38 @@ describe("beside the pot", () => {
     const pot = potNow(batchOf(STOCK_ID, stepsBefore(stock, stock.steps.length)), DEMO_KITCHEN, minute(300));
     const { aside } = side(pot);
     expect(aside.textContent).toBe("");
+  });
+  test("what is weighed when every step is done is read into the last one, and stands beside it", () => {
+    const lastId = stock.steps.at(-1)?.id ?? "";
+    const done = stepsBefore(stock, stock.steps.length);
+    const before = potNow(batchOf(STOCK_ID, done), DEMO_KITCHEN, minute(300));
+    expect(stepToRead(before.state)?.step.id).toBe(lastId);
+    const after = potNow(
+      batchOf(STOCK_ID, [...done, logged(250, { kind: "weighed", stepId: lastId, netG: 9000 })]),
+      DEMO_KITCHEN,
+      minute(300),
+    );
+    expect(potMass(after.state.pot)).toBeCloseTo(9000, 3);
+    const { aside } = side(after);
+    expect(words(aside)).toMatch(/^Readings of the last step.*weighed 9 000 g$/);
+  });
+  test("a reading that cannot be is told beside the next step, and moves nothing", () => {
+    const at = indexOf("simmer");
+    const upTo = stepsBefore(stock, at + 1);
+    const plain = potNow(batchOf(STOCK_ID, upTo), DEMO_KITCHEN, minute(300));
+    const wrong = potNow(
+      batchOf(STOCK_ID, [
+        ...upTo,
+        logged(8 + at * 10, { kind: "weighed", stepId: idOf("simmer"), netG: 200 }),
+      ]),
+      DEMO_KITCHEN,
+      minute(300),
+    );
+    expect(potMass(wrong.state.pot)).toBeCloseTo(potMass(plain.state.pot), 3);
+    side(wrong);
+    expect(words(screen.getByRole("alert"))).toMatch(
+      /The step before: 200 g was read, and that cannot be: about .* were foreseen .*Read again/,
+    );
   });
 });
 

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from "react";
 import { Link, data, useRevalidator } from "react-router";
-import { type RunPayload, openTicks, standing } from "~/core/run";
+import { type RunPayload, openTicks, standing, stepToRead } from "~/core/run";
 import { database, findRun } from "~/data";
 import type { Route } from "./+types/stove";
 import { kitchenOf } from "../kitchen.server";
@@ -56,6 +56,8 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
   const { state } = pot;
   const progress = state.steps[state.current];
   const stepId = progress?.step.id;
+  // What is weighed when every step is through is still weighed in.
+  const readId = stepToRead(state)?.step.id;
   const last = standing(events)
     .filter(e => e.payload.kind !== "started")
     .at(-1);
@@ -77,13 +79,13 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
   // An answer is kept in the run as a note: what was worked out belongs to what was cooked.
   const sink = useMemo<Sink | null>(
     () =>
-      stepId && state.finishedAt === null
+      readId && state.finishedAt === null
         ? {
             label: "Noted in this run",
-            take: ({ answer }) => log({ kind: "noted", stepId, text: answer.sentence.slice(0, 500) }),
+            take: ({ answer }) => log({ kind: "noted", stepId: readId, text: answer.sentence.slice(0, 500) }),
           }
         : null,
-    [log, state.finishedAt, stepId],
+    [log, state.finishedAt, readId],
   );
   useSink(sink);
   const commands = useMemo<ScreenCommand[]>(
@@ -161,7 +163,7 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
   const burner = kitchen.burners.find(b => b.id === live.run.burnerId);
   const where = [
     `step ${Math.min(state.current + 1, state.steps.length)} of ${state.steps.length}`,
-    burner?.name,
+    pot.place === "fire" ? burner?.name : undefined,
     pot.vessel?.name,
   ]
     .filter(Boolean)
@@ -212,12 +214,12 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
           ✕ {refusal} It stays on this device.
         </p>
       )}
-      {panel && stepId ? (
+      {panel && readId ? (
         <LogPanel
           key={panel}
           kind={panel}
           pot={pot}
-          stepId={stepId}
+          stepId={readId}
           onLog={act}
           onClose={() => setPanel(null)}
         />
@@ -228,7 +230,7 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
               key={kind}
               type="button"
               disabled={
-                !stepId ||
+                !readId ||
                 (dry && (kind === "dip" || kind === "jug")) ||
                 (kind === "weigh" && !pot.reading.weigh)
               }

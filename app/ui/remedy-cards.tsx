@@ -8,35 +8,54 @@ import {
   afterOf,
   remediesFor,
 } from "~/core/fix";
-import { broughtBy } from "~/core/formula";
+import { broughtBy, emulsionOfPot, sauceOf } from "~/core/formula";
 import { ALLERGENS, type Ingredient } from "~/core/larder";
 import { g, printMass, printNumber } from "~/core/quantity";
-import { type SauceState, bandOf } from "~/core/texture";
+import type { PotState } from "~/core/pot";
+import { bandOf } from "~/core/texture";
 import { readWithin } from "./read";
 import { TypedField } from "./typed-field";
 
 /** What may be aimed at for a complaint, and where it begins. */
-const AIMS: Partial<
-  Record<Complaint, { key: keyof FixTarget; label: string; unit: string; start: number; max: number }>
-> = {
-  "too-thin": { key: "thickness", label: "body wanted", unit: "", start: 45, max: 95 },
-  watery: { key: "thickness", label: "body wanted", unit: "", start: 45, max: 95 },
-  "too-thick": { key: "thickness", label: "body wanted", unit: "", start: 40, max: 95 },
-  gluey: { key: "thickness", label: "body wanted", unit: "", start: 70, max: 95 },
+interface Aim {
+  readonly key: keyof FixTarget;
+  readonly label: string;
+  readonly unit: string;
+  readonly start: number;
+  readonly max: number;
+  /** Which way the body is to go. */
+  readonly goes?: 1 | -1;
+}
+const AIMS: Partial<Record<Complaint, Aim>> = {
+  "too-thin": { key: "thickness", label: "body wanted", unit: "", start: 45, max: 95, goes: 1 },
+  watery: { key: "thickness", label: "body wanted", unit: "", start: 45, max: 95, goes: 1 },
+  "too-thick": { key: "thickness", label: "body wanted", unit: "", start: 40, max: 95, goes: -1 },
+  gluey: { key: "thickness", label: "body wanted", unit: "", start: 70, max: 95, goes: -1 },
   "too-salty": { key: "saltPct", label: "salt wanted", unit: "%", start: 0.9, max: 10 },
   "too-sour": { key: "acidPct", label: "acid wanted", unit: "%", start: 0.25, max: 10 },
   greasy: { key: "fatPct", label: "fat wanted", unit: "%", start: 7, max: 90 },
   "over-reduced": { key: "saltPct", label: "salt wanted", unit: "%", start: 0.9, max: 10 },
 };
 
+/** Least that somebody who complains of the body wants it changed by, points: that is twice as thick, or half. */
+const LEAST_CHANGE = 6;
+
+/** Where a wish begins: as usual, but always on the side that was complained of. */
+function startOf({ start, max, goes }: Aim, thickness: number | null): number {
+  if (!goes || thickness === null) return start;
+  const moved = Math.round(thickness) + goes * LEAST_CHANGE;
+  return Math.min(max, Math.max(2, goes > 0 ? Math.max(start, moved) : Math.min(start, moved)));
+}
+
 /** A complaint, and what mends it: small cards with grams, the order, and what it does to everything else. */
 export function RemedyCards({
-  state,
+  pot,
   temperatureC,
   facts,
   ingredients,
 }: {
-  state: SauceState;
+  pot: PotState;
+  /** It is eaten at. */
   temperatureC: number;
   facts: FactValues;
   /** What the kitchen knows of prices and allergens. */
@@ -44,10 +63,13 @@ export function RemedyCards({
 }) {
   const [complaint, setComplaint] = useState<Complaint | null>(null);
   const [aims, setAims] = useState<FixTarget>({});
+  const state = sauceOf(pot, facts);
+  const sauce = { state, temperatureC, emulsion: emulsionOfPot(pot, temperatureC, facts) };
+  const now = afterOf(state, { ...sauce, target: {} }, facts);
   const aim = complaint ? AIMS[complaint] : undefined;
-  const target: FixTarget = aim ? { [aim.key]: aims[aim.key] ?? aim.start } : {};
-  const found = complaint ? remediesFor(complaint, { state, temperatureC, target }, facts) : null;
-  const now = afterOf(state, temperatureC, facts);
+  const wanted = aim && (aims[aim.key] ?? startOf(aim, now.thickness));
+  const target: FixTarget = aim ? { [aim.key]: wanted } : {};
+  const found = complaint ? remediesFor(complaint, { ...sauce, target }, facts) : null;
   return (
     <div className="space-y-4">
       <div role="group" aria-label="What is wrong" className="flex flex-wrap gap-2">
@@ -71,7 +93,7 @@ export function RemedyCards({
       {complaint && aim && (
         <TypedField
           label={aim.label}
-          shown={`${printNumber(aims[aim.key] ?? aim.start, aim.key === "thickness" ? 0 : 2)} ${aim.unit}`.trim()}
+          shown={`${printNumber(wanted ?? aim.start, aim.key === "thickness" ? 0 : 2)} ${aim.unit}`.trim()}
           read={readWithin(aim.label, aim.unit, 0.01, aim.max)}
           onRead={value => setAims({ ...aims, [aim.key]: value })}
           hint={`now ${nowOf(aim.key, now)}`}

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { EVERY_FORMULA } from "../families/testing";
-import { openKitchen, sauceOf, servedAtC, walk } from "../formula";
+import { emulsionOfPot, openKitchen, sauceOf, servedAtC, walk } from "../formula";
 import { liquorMass } from "../pot";
 import { massOfSauce } from "../texture";
 import { COMPLAINTS, type Complaint, type FixTarget, type Remedy, afterOf, remediesFor } from ".";
@@ -12,23 +12,39 @@ const kitchen = openKitchen(DEMO_KITCHEN);
 const sauces = EVERY_FORMULA.flatMap(([name, document]) => {
   const last = walk(document, kitchen).states.at(-1);
   return last && liquorMass(last.pot) >= 1
-    ? [[name, { state: sauceOf(last.pot, kitchen.facts), temperatureC: servedAtC(document) }] as const]
+    ? [
+        [
+          name,
+          {
+            state: sauceOf(last.pot, kitchen.facts),
+            temperatureC: servedAtC(document),
+            emulsion: emulsionOfPot(last.pot, servedAtC(document), kitchen.facts),
+          },
+        ] as const,
+      ]
     : [];
+});
+
+test("some of them are emulsions", () => {
+  expect(sauces.filter(([, sauce]) => sauce.emulsion).map(([name]) => name)).toContain(
+    "Walnut-oil mayonnaise",
+  );
 });
 
 /** The remedy that alone brings a complaint to its target, by the words it is told with. */
 const BRINGS_THERE: Partial<Record<Complaint, readonly [RegExp, keyof FixTarget]>> = {
-  "too-thin": [/slurry|beurre manié/, "thickness"],
-  "too-thick": [/^water$|stock$/, "thickness"],
+  "too-thin": [/slurry|beurre manié|^more /, "thickness"],
+  "too-thick": [/^water|stock$/, "thickness"],
   "too-salty": [/^stretch with|exchange/, "saltPct"],
   "too-sour": [/^stretch/, "acidPct"],
-  greasy: [/^skim$|^stretch/, "fatPct"],
+  greasy: [/^skim$|^stretch|^water/, "fatPct"],
 };
 
 const NONSENSE = /NaN|undefined|null|Infinity|−0 |-\d/;
 
-describe.each(sauces)("%s", (_, { state, temperatureC }) => {
-  const now = afterOf(state, temperatureC, kitchen.facts);
+describe.each(sauces)("%s", (_, sauce) => {
+  const { state } = sauce;
+  const now = afterOf(state, { ...sauce, target: {} }, kitchen.facts);
   const body = now.thickness ?? 0;
   /** A wish for which the complaint is true. */
   const wish = (complaint: Complaint): FixTarget => ({
@@ -39,12 +55,12 @@ describe.each(sauces)("%s", (_, { state, temperatureC }) => {
     fatPct: Math.max(0.02, now.fatPct / 2),
   });
   const mended = (complaint: Complaint): readonly Remedy[] => {
-    const found = remediesFor(complaint, { state, temperatureC, target: wish(complaint) }, kitchen.facts);
+    const found = remediesFor(complaint, { ...sauce, target: wish(complaint) }, kitchen.facts);
     return found.ok ? found.value : [];
   };
 
   test.each(COMPLAINTS)("%s: grams that add up, in words a cook can follow", complaint => {
-    const found = remediesFor(complaint, { state, temperatureC, target: wish(complaint) }, kitchen.facts);
+    const found = remediesFor(complaint, { ...sauce, target: wish(complaint) }, kitchen.facts);
     if (!found.ok)
       for (const problem of found.problems) expect(problem.message).toMatch(/^[A-Z\d].{10,}[.?]$/);
     for (const remedy of mended(complaint)) {

@@ -1,3 +1,4 @@
+import type { EmulsionInput } from "../emulsion";
 import type { FactValues } from "../facts";
 import { g, printMass, printNumber } from "../quantity";
 import type { Problem } from "../result";
@@ -18,6 +19,7 @@ export const STOCK = "bought-white-stock";
 export interface Mending {
   readonly state: SauceState;
   readonly temperatureC: number;
+  readonly emulsion: EmulsionInput | null;
   readonly facts: FactValues;
   readonly now: After;
   readonly target: Readonly<Record<keyof typeof USUAL, number>>;
@@ -40,19 +42,17 @@ export interface Mending {
 /** Finds the remedies of one complaint, or says that the sauce is not what it is accused of. */
 export type Mend = (mending: Mending) => Problem | undefined;
 
-export function mendingOf(
-  { state, temperatureC, target: asked }: FixInput,
-  target: Mending["target"],
-  facts: FactValues,
-): Mending {
+export function mendingOf(input: FixInput, target: Mending["target"], facts: FactValues): Mending {
+  const { state, temperatureC, target: asked, emulsion } = input;
   const found: Remedy[] = [];
   const add: Mending["add"] = (what, addG, next, order, besides, brings = {}) =>
-    found.push({ what, addG, order, after: afterOf(next, temperatureC, facts), besides, brings });
+    found.push({ what, addG, order, after: afterOf(next, input, facts), besides, brings });
   return {
     state,
     temperatureC,
     facts,
-    now: afterOf(state, temperatureC, facts),
+    emulsion: emulsion ?? null,
+    now: afterOf(state, input, facts),
     target,
     asked,
     add,

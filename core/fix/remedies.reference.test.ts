@@ -12,6 +12,8 @@ const mend = (
   state: Parameters<typeof afterOf>[0],
   target: FixTarget = {},
 ): readonly Remedy[] => valueOf(remediesFor(complaint, { state, temperatureC: 60, target }, F));
+const is = (state: Parameters<typeof afterOf>[0]) =>
+  afterOf(state, { state, temperatureC: 60, target: {} }, F);
 const named = (list: readonly Remedy[], word: RegExp): Remedy => {
   const found = list.find(r => word.test(r.what));
   if (!found) throw new Error(`no remedy ${String(word)} in ${list.map(r => r.what).join(", ")}`);
@@ -70,7 +72,7 @@ describe("acceptance examples of fixes", () => {
       { "white stock": 4000, butter: 200 },
       { starches: [{ id: "flour", massG: 280, minutes: 20 }] },
     );
-    const now = afterOf(thick, 60, F);
+    const now = is(thick);
     const list = mend("too-thick", thick, { thickness: (now.thickness ?? 0) - 6 });
     const stock = named(list, /stock/);
     expect(stock.addG).toBeGreaterThan(100);
@@ -80,14 +82,14 @@ describe("acceptance examples of fixes", () => {
   it("C76 300 g that took up 55 g of juice: 55 g boil off to be where it was", () => {
     const before = sauceOf({ "brown stock": 2700 }, { steamG: 2400 });
     const watery = addSauce(before, standardLiquid("water", 55));
-    const was = afterOf(before, 60, F).thickness ?? 0;
+    const was = is(before).thickness ?? 0;
     expect(named(mend("watery", watery, { thickness: was }), /boil/).addG).toBeCloseTo(-55, 1);
   });
   it("C78 3 kg of stock: natural to a quarter has four times the salt, starch-bound at 2.4 kg a quarter more", () => {
     const stock = sauceOf({ "white stock": 3000 });
-    const natural = afterOf(sauceOf({ "white stock": 3000 }, { steamG: 2250 }), 60, F);
-    const bound = afterOf(sauceOf({ "white stock": 3000 }, { steamG: 600 }), 60, F);
-    const salt = afterOf(stock, 60, F).saltPct;
+    const natural = is(sauceOf({ "white stock": 3000 }, { steamG: 2250 }));
+    const bound = is(sauceOf({ "white stock": 3000 }, { steamG: 600 }));
+    const salt = is(stock).saltPct;
     expect(natural.massG).toBeCloseTo(750, 6);
     expect(natural.saltPct / salt).toBeCloseTo(4, 6);
     expect(bound.saltPct / salt).toBeCloseTo(1.25, 6);

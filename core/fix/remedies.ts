@@ -3,12 +3,14 @@ import { type Problem, type Result, checkNumber, ok, refuse } from "../result";
 import { bodyOf, problemsOf } from "../texture";
 import { BODY_REMEDIES } from "./body-remedies";
 import type { Complaint } from "./complaint";
+import { EMULSION_REMEDIES } from "./emulsion-remedies";
 import { type Mend, USUAL, mendingOf } from "./mending";
 import type { FixInput, FixTarget, Remedy } from "./remedy";
 import { REPAIRS } from "./repairs";
 import { TASTE_REMEDIES } from "./taste-remedies";
 
 const MENDS: Readonly<Record<Complaint, Mend>> = { ...BODY_REMEDIES, ...TASTE_REMEDIES, ...REPAIRS };
+const MENDS_EMULSION: typeof MENDS = { ...MENDS, ...EMULSION_REMEDIES };
 
 /**
  * Remedies for a complaint: what to add, how many grams, in which order, and what that does to everything else.
@@ -25,9 +27,9 @@ export function remediesFor(
 ): Result<readonly Remedy[]> {
   const impossible = problemsOf(input.state, input.temperatureC);
   if (impossible.length) return refuse(...impossible);
-  // A mayonnaise is mostly yolk besides its oil: its body is not reckoned, its salt is.
-  const body = bodyOf(input.state, input.temperatureC, facts);
-  if (!body.ok && complaint in BODY_REMEDIES) return body;
+  const body = input.emulsion ? null : bodyOf(input.state, input.temperatureC, facts);
+  // What has become a glaze or a dough can still be too salty.
+  if (body && !body.ok && complaint in BODY_REMEDIES) return body;
   const target = { ...USUAL, ...definedOf(input.target) };
   const problems: Problem[] = [
     ...checkNumber(target.thickness, "target.thickness", "The body wanted", { min: 2, max: 95 }),
@@ -37,8 +39,8 @@ export function remediesFor(
   ];
   if (problems.length) return refuse(...problems);
   const mending = mendingOf(input, target, facts);
-  const problem = MENDS[complaint](mending);
-  return problem ? refuse(problem) : ok(mending.found, body.ok ? body.warnings : []);
+  const problem = (input.emulsion ? MENDS_EMULSION : MENDS)[complaint](mending);
+  return problem ? refuse(problem) : ok(mending.found, body?.ok ? body.warnings : []);
 }
 
 function definedOf(target: FixTarget): Partial<typeof USUAL> {

@@ -34,7 +34,7 @@ const tooSalty: Mend = ({ state, temperatureC, facts, now, target, add }) => {
     if (own >= target.saltPct) continue;
     const d = (m * (now.saltPct - target.saltPct)) / (target.saltPct - own);
     const next = addSauce(state, liquid, d);
-    const then = afterOf(next, temperatureC, facts).thickness;
+    const then = afterOf(next, { state, temperatureC, target }, facts).thickness;
     const lost = now.thickness === null || then === null ? 0 : now.thickness - then;
     add(
       name === "stock" ? "stretch with light stock" : "stretch with water",

@@ -124,32 +124,33 @@ export interface PotBody {
 /** A sauce emulsified by beating is one when more than this is oil by volume. */
 const EMULSION_FROM = 0.35;
 
+/** What is in a pot as an emulsion, at the temperature it is eaten at; `null` where its oil is not what gives it body. */
+export function emulsionOfPot(pot: PotState, atC: number, facts: FactValues): EmulsionInput | null {
+  const inPot = emulsionInputOf(pot);
+  if (!inPot) return null;
+  const input = { ...inPot, temperatureC: atC === SERVED_COLD_C ? atC : inPot.temperatureC };
+  const { fatVolume, thickness } = bareEmulsion(input, facts);
+  return fatVolume > EMULSION_FROM && thickness !== null ? input : null;
+}
+
 /**
  * Body of what is in a pot, at the temperature it is eaten at. `null` where there is no liquor, or where it has become a
  * glaze or a dough beyond the model.
  */
 export function bodyOfPot(pot: PotState, atC: number, facts: FactValues): PotBody | null {
   if (liquorMass(pot) < LEAST_G) return null;
-  const input = emulsionInputOf(pot);
-  if (input) {
-    const emulsion = bareEmulsion(
-      {
-        ...input,
-        temperatureC: atC === SERVED_COLD_C ? atC : input.temperatureC,
-      },
-      facts,
-    );
-    if (emulsion.fatVolume > EMULSION_FROM && emulsion.thickness !== null)
-      return {
-        thickness: emulsion.thickness,
-        forecast: emulsion.thickness,
-        sd: emulsion.sd,
-        atC,
-        body: null,
-        emulsion,
-        warnings: [],
-      };
-  }
+  const input = emulsionOfPot(pot, atC, facts);
+  const emulsion = input && bareEmulsion(input, facts);
+  if (emulsion && emulsion.thickness !== null)
+    return {
+      thickness: emulsion.thickness,
+      forecast: emulsion.thickness,
+      sd: emulsion.sd,
+      atC,
+      body: null,
+      emulsion,
+      warnings: [],
+    };
   const body = bodyOf(sauceOf(pot, facts), atC, facts);
   if (!body.ok) return null;
   const { thickness, sd } = body.value;

@@ -23,7 +23,15 @@ export { blankFormula } from "./blank";
 export { INTENSITY, SERVED_AS, type ServedAs } from "./served-as";
 export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./cost";
-export { type PotBody, bodyAcross, bodyOfPot, emulsionInputOf, sauceOf, servedAtC } from "./body";
+export {
+  type PotBody,
+  bodyAcross,
+  bodyOfPot,
+  emulsionInputOf,
+  emulsionOfPot,
+  sauceOf,
+  servedAtC,
+} from "./body";
 export { type BodyReading, bodyReadingSchema, learnBody } from "./learned-body";
 export { WalkCache } from "./walk-cache";
 export { pendingSalty, saltTargetPct } from "./salt-lock";

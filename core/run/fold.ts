@@ -13,7 +13,7 @@ import {
 } from "../formula";
 import { EMPTY_POT, type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../pot";
 import { type Grams, type Millilitres, degC, g, ml, mm, printMass } from "../quantity";
-import { InvariantError } from "../result";
+import { InvariantError, ok } from "../result";
 import { type Vessel, geometryOfVessel } from "../vessel";
 
 import { type RunEvent, inOrder, timeOf } from "./events";
@@ -83,6 +83,10 @@ export interface RunProblem {
   readonly stepId: string;
   readonly message: string;
 }
+
+/** The step a reading belongs to: the one at work; once all are through, the last that was done; `null` before any. */
+export const stepToRead = (run: RunState): StepProgress | null =>
+  run.steps[run.current] ?? run.steps.findLast(({ status }) => status === "done") ?? null;
 
 /** Events that still count: undone ones and the undoing itself drop out. An undone undo counts again. */
 export function standing(events: readonly RunEvent[]): RunEvent[] {
@@ -280,20 +284,24 @@ function corrected(
   pot: PotState,
   progress: Parameters<typeof massAtEnd>[0],
 ): { readonly pot: PotState; readonly problem?: string } {
-  let state = pot;
-  let problem: string | undefined;
+  const through = STEAMING.has(progress.step.kind) ? "vapour" : "poured";
   const jugged = progress.readings.filter(r => r.kind === "jugged");
-  const mass = massAtEnd(progress) ?? (jugged.length ? massOfJugs(jugged, state) : null);
-  if (mass !== null) {
-    const put = reconcile(state, mass, STEAMING.has(progress.step.kind) ? "vapour" : "poured");
-    if (put.ok) state = put.value;
-    else
-      problem = `${printMass(mass)} read at the end of this step cannot be: ${printMass(potMass(state))} were foreseen. ${put.problems[0]?.message ?? ""} The reading is kept; the sums go on with what was foreseen. Weigh again, and log it.`;
-  }
+  const unread = massAtEnd({ ...progress, readings: [] });
+  const read = massAtEnd(progress) ?? (jugged.length ? massOfJugs(jugged, pot) : null);
+  const put = read === null ? ok(pot) : reconcile(pot, read, through);
+  const planned = unread === null ? ok(pot) : reconcile(pot, unread, through);
+  const state = put.ok ? put.value : planned.ok ? planned.value : pot;
+  const problem = put.ok
+    ? undefined
+    : `${printMass(progress.readings.findLast(r => r.massG !== undefined)?.massG ?? read ?? g(0))} was read, and that cannot be: about ${printMass(potMass(state))} were foreseen at the end. ${put.problems[0]?.message ?? ""} The reading is kept; the sums go on without it. Read again, and log it.`;
   const probe = progress.readings.filter(r => r.kind === "probed" && r.where === "pot").at(-1);
-  if (probe?.temperatureC !== undefined)
-    state = { ...state, temperatureC: degC(Math.min(110, Math.max(0, probe.temperatureC))) };
-  return { pot: state, problem };
+  return {
+    pot:
+      probe?.temperatureC === undefined
+        ? state
+        : { ...state, temperatureC: degC(Math.min(110, Math.max(0, probe.temperatureC))) },
+    problem,
+  };
 }
 
 function massOfJugs(jugs: readonly Reading[], pot: PotState): Grams {

@@ -8,6 +8,7 @@ export {
   massAtLevel,
   openTicks,
   standing,
+  stepToRead,
 } from "./fold";
 export { type StepBand, UNKNOWN_BAND, stepBand } from "./band";
 export { type LiveForecast, forecastOf, liveForecast } from "./forecast";

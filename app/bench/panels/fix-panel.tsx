@@ -1,4 +1,4 @@
-import { sauceOf, servedAtC } from "~/core/formula";
+import { servedAtC } from "~/core/formula";
 import { RemedyCards } from "../../ui/remedy-cards";
 import type { PanelProps } from "./panel-props";
 
@@ -8,7 +8,7 @@ export function FixPanel({ formula, kitchen, walked }: PanelProps) {
   if (!last?.body) return <p className="text-faded">There is no sauce to mend yet.</p>;
   return (
     <RemedyCards
-      state={sauceOf(last.pot, kitchen.facts)}
+      pot={last.pot}
       temperatureC={servedAtC(formula.document)}
       facts={kitchen.facts}
       ingredients={kitchen.data.ingredients}
