@@ -1,0 +1,79 @@
+import { cleanup, render, screen, within } from "@testing-library/react";
+import type { ComponentProps } from "react";
+import { createRoutesStub } from "react-router";
+import { afterEach, describe, expect, test } from "vitest";
+import { EVERY_FORMULA } from "~/core/families/testing";
+import { type FormulaDocument, kindOf, multiply, openKitchen, walk } from "~/core/formula";
+import { type Display, USUAL_DISPLAY } from "~/core/house";
+import { DEMO_KITCHEN } from "~/demo/kitchen";
+import { words } from "../bench/panels/testing";
+import Card from "./card";
+
+afterEach(cleanup);
+
+/** The card of a formula as the Book shows it, without limits and batches. */
+function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DISPLAY) {
+  const sized = multiply(document, factor);
+  const loaderData = {
+    kitchen: DEMO_KITCHEN,
+    version: {
+      versionId: "v",
+      formulaId: "f",
+      number: 3,
+      document: sized,
+      editedBy: "Noor Adeyi",
+      editedAt: new Date(Date.UTC(2026, 10, 23, 9)),
+    },
+    baseG: sized.base.massG,
+    asked: null,
+    refusal: null,
+    batches: [],
+    intervals: [],
+    display,
+    now: Date.UTC(2026, 10, 28),
+  };
+  const props = { loaderData } as unknown as ComponentProps<typeof Card>;
+  const Stub = createRoutesStub([{ path: "/", Component: () => <Card {...props} /> }]);
+  render(<Stub />);
+  return { sized, article: screen.getByRole("article"), walked: walk(sized, openKitchen(DEMO_KITCHEN)) };
+}
+
+const NONSENSE = /NaN|undefined|null|Infinity|\[object|-\d|\(\)|, ,| {2}%/;
+
+describe.each(EVERY_FORMULA)("the card of %s", (_, document) => {
+  test.each([0.25, 1, 3])("at %d times its size every word of it can be read", factor => {
+    const { article } = card(document, factor);
+    expect(words(article)).not.toMatch(NONSENSE);
+    for (const title of article.querySelectorAll("svg title")) expect(words(title)).not.toMatch(NONSENSE);
+  });
+  test("every step stands on it in its order, with every line and its grams", () => {
+    const { article, walked } = card(document);
+    const list = within(article).getAllByRole("list")[0];
+    const steps = [...(list?.children ?? [])];
+    expect(steps).toHaveLength(walked.states.length);
+    for (const [i, state] of walked.states.entries()) {
+      const text = words(steps[i] ?? null);
+      const title = kindOf(state.step).title(
+        state.step,
+        state.lines.map(l => l.name),
+      );
+      expect(text).toContain(`${i + 1}${title}`.replace(/\s+/g, " "));
+      for (const line of state.lines) expect(text, title).toContain(line.name);
+      const amounts = [...(steps[i]?.querySelectorAll("dl dd") ?? [])].map(words);
+      expect(amounts.length, title).toBeGreaterThanOrEqual(state.lines.length);
+      for (const amount of amounts) expect(amount, title).toMatch(/^[\d ]+(\.\d+)? (g|kg)( \(assumed\))?$/);
+    }
+  });
+  test("what it carries is told: allergens, keeping, and that the local code is followed", () => {
+    const { article } = card(document);
+    const text = words(article);
+    expect(text).toMatch(/Allergens recorded.+Cross-contact in the kitchen is not seen here/);
+    expect(text).toMatch(/\d+ days? at -?\d+ °C, day of making is day 1/);
+    expect(text).toContain("Follow your local food code.");
+  });
+  test("in pounds and ounces no gram is left among the amounts", () => {
+    const { article } = card(document, 1, { units: "us", roundG: 1 });
+    for (const dd of article.querySelectorAll("ol dl dd"))
+      expect(words(dd)).toMatch(/(lb|oz|tsp|tbsp|fl oz|cup)/);
+  });
+});
