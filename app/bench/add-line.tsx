@@ -66,7 +66,7 @@ export const AddLine = memo(function AddLine({
       {read && (
         <p role="status" className={`mt-1 text-xs ${read.ok ? "text-faded" : "text-beet"}`}>
           {read.ok
-            ? `understood: ${read.value.name}, ${read.value.understood ?? relationInWords(read.value.relation, namesIn(documentNow()))}${read.value.certainty === "assumed" ? ", assumed until weighed" : ""}`
+            ? `understood: ${read.value.name}, ${read.value.understood ?? relationInWords(read.value.relation, namesIn(documentNow(), undefined, kitchen))}${read.value.certainty === "assumed" ? ", assumed until weighed" : ""}`
             : `✕ ${read.problems[0]?.message}`}
         </p>
       )}

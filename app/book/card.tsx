@@ -1,6 +1,8 @@
 import { Printer } from "lucide-react";
 import { Form, data } from "react-router";
 import {
+  type FormulaDocument,
+  type StateAfterStep,
   intervalsAlong,
   labelOf,
   misnamed,
@@ -149,7 +151,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               state={state}
               index={index}
               display={display}
-              relation={id => relationOf(id, document)}
+              relation={id => relationOf(id, document, state)}
             />
           ))}
         </ol>
@@ -227,10 +229,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
   );
 }
 
-function relationOf(
-  lineId: string,
-  document: Route.ComponentProps["loaderData"]["version"]["document"],
-): string {
+function relationOf(lineId: string, document: FormulaDocument, state: StateAfterStep): string {
   const line = document.steps.flatMap(step => step.lines).find(l => l.id === lineId);
-  return line ? relationInWords(line.amount, namesIn(document)) : "";
+  return line ? relationInWords(line.amount, namesIn(document, state)) : "";
 }

@@ -124,7 +124,7 @@ export function relationInWords(relation: AmountRelation, names: RelationNames):
       return `${trim(relation.parts)} ${relation.parts === 1 ? "part" : "parts"} of the ${group?.name ?? "group"}`;
     }
     case "equal-to": {
-      const other = names.lineName?.(relation.line) ?? "the other line";
+      const other = names.lineName?.(relation.line) ?? "other line";
       return relation.factor === 1 ? `as much as the ${other}` : `${trim(relation.factor)} × the ${other}`;
     }
     case "to-reach":

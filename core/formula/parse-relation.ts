@@ -1,7 +1,7 @@
-import { ingredientCalled, readMeasure, type Ingredient } from "../larder";
+import { type Ingredient, ingredientCalled, plainName, readMeasure } from "../larder";
 import { readNumber } from "../quantity";
 import { type Problem, type Result, ok, refuse } from "../result";
-import type { AmountRelation, Certainty, Group, Reachable } from "./amount";
+import type { AmountRelation, Certainty, Group, Line, Reachable } from "./amount";
 import { type FormulaDocument, linesOf } from "./document";
 
 export interface ReadRelation {
@@ -37,14 +37,14 @@ const TIMES_WORDS: Readonly<Record<string, number>> = { half: 0.5, twice: 2, dou
 /**
  * Reads an amount of a line as a cook types it.
  *
- * "12 %", "12 % of carcasses" · "2 parts", "2 parts onion" · "60 g/l finished" · "8 g/kg" · "5 g a portion" ·
+ * "12 %", "12 % of carcasses", "12 % of the wine", "8 g per kg of bones" · "2 parts", "2 parts onion" · "60 g/l finished" · "8 g/kg" · "5 g a portion" ·
  * "to 0.8 % salt", "to 30 °Bx" · "same as the soy", "half the soy" · "by feel", "by feel 3 g" · "500 g", "1½ cups", "a knob"
  *
  * @errors those of `readMeasure` · UNKNOWN_ID parts without a group, a line nobody knows · WRONG_UNIT a volume without a density
  */
 export function parseRelation(text: string, context: RelationContext): Result<ReadRelation> {
   const typed = text.trim();
-  for (const read of [readFeel, readReach, readEqual, readParts, readPer]) {
+  for (const read of [readFeel, readReach, readEqual, readParts, readPer, readShareOf]) {
     const found = read(typed, context);
     if (found) return found;
   }
@@ -90,10 +90,7 @@ const readEqual: Reader = (typed, context) => {
     if (!number.ok) return number;
     factor = number.value.value;
   }
-  const wanted = ingredientCalled(larder, name)?.id;
-  const line = linesOf(document).find(
-    l => ("larder" in l.of && l.of.larder === wanted) || l.id === name.trim(),
-  );
+  const line = lineCalled(name, document, larder) ?? linesOf(document).find(l => l.id === name.trim());
   if (!line) {
     // "half the soy" is of a line; "half a litre" is an amount of its own.
     const measured = times ? readShareOrMeasure(typed, context) : null;
@@ -151,9 +148,38 @@ const readPer: Reader = (typed, { field }) => {
   return null;
 };
 
+const SHARES_OF = [
+  [/^(.+?)\s*(?:%|per ?cent)\s+of\s+(?:the\s+)?(.+)$/i, 1],
+  [/^(.+?)\s*g\s*(?:\/|per|a)\s*kg\s+(?:of\s+)?(?:the\s+)?(.+)$/i, 0.1],
+] as const;
+
+/** A share of the base, or of another line that is named: "8 g per kg of bones" is 0.8 % of them. */
+const readShareOf: Reader = (typed, { document, larder, field }) => {
+  for (const [pattern, pctPerUnit] of SHARES_OF) {
+    const match = pattern.exec(typed);
+    if (!match) continue;
+    const number = readNumber(match[1] ?? "", field);
+    if (!number.ok) return number;
+    const pct = number.value.value * pctPerUnit;
+    if (pct < 0) return refuse(notPositive(field, typed));
+    const name = match[2] ?? "";
+    const line = lineCalled(name, document, larder);
+    const isBase =
+      !line ||
+      plainName(name) === plainName(document.base.name) ||
+      (line.amount.kind === "share-of-base" && line.amount.pct === 100);
+    return ok({
+      relation: isBase
+        ? { kind: "share-of-base", pct }
+        : { kind: "equal-to", line: line.id, factor: pct / 100 },
+    });
+  }
+  return null;
+};
+
 function readShareOrMeasure(typed: string, context: RelationContext): Result<ReadRelation> {
   const { field, ingredient, larder } = context;
-  const share = /^(.+?)\s*(?:%|per ?cent)(?:\s+of\s+.*)?$/i.exec(typed);
+  const share = /^(.+?)\s*(?:%|per ?cent)$/i.exec(typed);
   if (share) {
     const number = readNumber(share[1] ?? "", field);
     if (!number.ok) return number;
@@ -179,6 +205,20 @@ function readShareOrMeasure(typed: string, context: RelationContext): Result<Rea
     },
     weighed.warnings,
   );
+}
+
+/** The line a cook calls so: the wine is the red wine, where there is no other wine in it. */
+function lineCalled(
+  name: string,
+  document: FormulaDocument,
+  larder: readonly Ingredient[],
+): Line | undefined {
+  const wanted = ingredientCalled(larder, name)?.id;
+  const of = (id: string) => linesOf(document).filter(l => "larder" in l.of && l.of.larder === id);
+  if (wanted) return of(wanted)[0];
+  const words = ` ${plainName(name)} `;
+  const inIt = larder.filter(i => ` ${plainName(i.name)} `.includes(words) && of(i.id).length > 0);
+  return inIt.length === 1 && inIt[0] ? of(inIt[0].id)[0] : undefined;
 }
 
 const groupFor = (groups: readonly Group[], inGroup?: string): Group | undefined =>
