@@ -42,8 +42,9 @@ export const beurreBlanc = defineFamily({
           cue: "almost dry, syrupy between the shallots",
         }),
         step("strain", "strain", [], { press: true, durationMin: 2 }),
-        s.cream === "yes" && step("add", "cream", [from("cream", pct(13))], { durationMin: 1 }),
+        s.cream === "yes" && step("add", "cream", [from("cream", pct(15))], { durationMin: 1 }),
         s.cream === "yes" && step("reheat", "warm", [], { toC: 75, setting: 0.3 }),
+        s.cream !== "yes" && step("rest", "off-fire", [], { durationMin: 3, lid: "off" }),
         step("mount", "mount", [from("butter", pct(100))], {
           durationMin: 6,
           why: "Cold butter in warm acid: the fat breaks into droplets before it can melt to oil.",

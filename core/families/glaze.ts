@@ -53,6 +53,7 @@ export const glaze = defineFamily({
         cue: "films the spoon, slow blisters",
         why: "The last minute is short: stand by it.",
       }),
+      s.style !== "soy" && step("rest", "off-fire", [], { durationMin: 8, lid: "off" }),
       s.style !== "soy" && step("mount", "mount", [from("butter", pct(1.5))]),
     ],
   }),

@@ -58,6 +58,7 @@ export const jus = defineFamily({
             form: "slurry",
             durationMin: 3,
           }),
+        s.butter !== "none" && step("rest", "off-fire", [], { durationMin: 12, lid: "off" }),
         s.butter !== "none" && step("mount", "mount", [from("butter", perLitre(Number(s.butter)))]),
         step("season", "season", [from("salt", toSalt(1.1))]),
       ],

@@ -66,6 +66,7 @@ export const meatFreeBrown = defineFamily({
         [from("arrowroot", perLitre(14)), from("water", perLitre(25), "slurry-water")],
         { form: "slurry", durationMin: 2 },
       ),
+      s.butter !== "none" && step("rest", "off-fire", [], { durationMin: 12, lid: "off" }),
       s.butter !== "none" && step("mount", "mount", [from("butter", perLitre(Number(s.butter)))]),
       step("season", "season", [from("salt", toSalt(1.0))]),
     ],

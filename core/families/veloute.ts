@@ -71,6 +71,7 @@ export const veloute = defineFamily({
           step("add", "cream", [from("cream", pct(s.cream === "reduced" ? 10 : 7))], { durationMin: 1 }),
         s.cream === "reduced" &&
           step("simmer", "cream-in", [], { holdC: 92, durationMin: 8, surface: "skin" }),
+        s.butter !== "none" && step("rest", "off-fire", [], { durationMin: 20, lid: "off" }),
         s.butter !== "none" && step("mount", "mount", [from("butter", perLitre(Number(s.butter)))]),
         step("season", "season", [from("salt", toSalt(0.9))]),
       ],

@@ -33,7 +33,7 @@ export function doubtsAlong(
 ): (readonly Warning[])[] {
   return states.map((state, i) =>
     joined([
-      saltDoses(state),
+      saltDoses(states, i),
       modelStops(state),
       saltTooEarly(document, states, i),
       boilOver(states, i),
@@ -56,11 +56,14 @@ function joined(lists: readonly (readonly Warning[])[]): readonly Warning[] {
 const isSalt = (ingredient: Ingredient | undefined): boolean =>
   (ingredient?.composition.salt ?? 0) >= A_SALT_PCT;
 
-const saltDoses = (state: StateAfterStep): readonly Warning[] => {
-  const salts = state.lines.filter(line => isSalt(state.sources.get(line.lineId)));
-  if (!salts.length) return NONE;
+const saltDoses = (states: readonly StateAfterStep[], i: number): readonly Warning[] => {
+  const state = states[i];
+  const salts = state?.lines.filter(line => isSalt(state.sources.get(line.lineId)));
+  if (!salts?.length) return NONE;
+  // Oil that is beaten in later is salted with it: the dose is judged by the most that ever stands in the bowl.
+  const most = Math.max(...states.slice(i).map(s => potMass(s.pot)));
   return salts.flatMap(line => {
-    const { warning } = saltDoubt(line.massG, Math.max(0, potMass(state.pot) - line.massG) as never);
+    const { warning } = saltDoubt(line.massG, Math.max(0, most - line.massG));
     return warning ? [warning] : [];
   });
 };
@@ -106,7 +109,9 @@ function saltTooEarly(
 
 function boilOver(states: readonly StateAfterStep[], i: number): readonly Warning[] {
   const state = states[i];
-  if (!state?.vessel || kindOf(state.step).place !== "fire" || state.temperatureC < BOILING_UP_C) return NONE;
+  // What was strained into a container stands on the bench, whatever is stirred into it.
+  if (!state?.vessel || state.vessel.use === "container" || kindOf(state.step).place !== "fire") return NONE;
+  if (state.temperatureC < BOILING_UP_C) return NONE;
   const dairy = states
     .slice(0, i + 1)
     .flatMap(s => s.lines)

@@ -16,6 +16,9 @@ const schema = z.strictObject({
 /** Yolk sets from here on, °C; it curdles above the ceiling, which flour lifts. Source: docs/models.md "Liaison". */
 const SETS_FROM_C = 75;
 const CEILING_C = { bare: 82, withFlour: 90 } as const;
+/** So rich in yolk it is beaten to a ribbon, which stands from here on, °C. Common practice, no source. */
+const YOLK_RICH = 0.2;
+const RIBBON_FROM_C = 60;
 /** Starch that counts as a flour-bound sauce, g per g. Our estimate. */
 const FLOUR_BOUND = 0.015;
 
@@ -55,8 +58,10 @@ export const liaison = defineStep({
         allowed: { max: ceiling },
         message: `At ${step.toC} °C this liaison curdles: ${ceiling} °C is the ceiling ${ceiling === CEILING_C.bare ? "without flour; a flour-bound sauce takes 90 °C" : "in a flour-bound sauce"}. Type ${ceiling - 2} °C or less.`,
       });
+    const { yolkG } = bound.value.carriers;
+    const ribbon = step.toC >= RIBBON_FROM_C && yolkG > YOLK_RICH * mass;
     const warnings: Warning[] =
-      step.toC < SETS_FROM_C
+      step.toC < SETS_FROM_C && !ribbon
         ? [
             {
               code: "LIAISON_UNDERCOOKED",

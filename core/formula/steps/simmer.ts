@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { SolidKind } from "../../larder";
 import { evaporate, potMass } from "../../pot";
 import { degC, g, minutes, mm, printNumber, s } from "../../quantity";
 import { type Warning, ok, refuse } from "../../result";
@@ -27,6 +28,9 @@ const schema = z.strictObject({
   /** How far the burner is opened to bring it up, 0–1. */
   setting: z.number().gt(0).max(1),
 });
+
+/** What gives its own juice and falls together: it need not be covered where the lid is on. */
+const SOFTENS_IN_STEAM: ReadonlySet<SolidKind> = new Set(["mirepoix", "mushrooms", "herbs"]);
 
 const WITH_LID = { off: "lid off", ajar: "lid ajar", on: "lid on" } as const;
 
@@ -118,11 +122,13 @@ export const simmer = defineStep({
     if (!steamed.ok) return steamed;
     pot = atTemperature(steamed.value, held.value.temperatureC, held.value.endS / 60);
     const level = levelIn(pot, vessel, facts) ?? mm(0);
-    if (pot.solids.length && level < bulk) {
+    // Under a lid vegetables and fruit soften in their own steam.
+    const toCover = pot.solids.some(part => !SOFTENS_IN_STEAM.has(part.kind)) || step.lid !== "on";
+    if (pot.solids.length && toCover && level < bulk) {
       const lack = geometry.volumeAtLevel(bulk) - geometry.volumeAtLevel(level);
       warnings.push({
         code: "NOT_COVERED",
-        message: `At the end the bones stand ${printNumber(bulk - level)} mm above the liquor: top up ${printNumber(lack / 1000, 1)} l on the way.`,
+        message: `At the end what is in it stands ${printNumber(bulk - level)} mm above the liquor: top up ${printNumber(lack / 1000, 1)} l on the way.`,
       });
     }
     const given = simmerSolids(pot, minutes(step.durationMin), held.value.temperatureC, facts);
