@@ -1,4 +1,5 @@
-import type { Ingredient } from "../larder";
+import { type Ingredient, plainName } from "../larder";
+import type { Line } from "./amount";
 import type { FormulaDocument } from "./document";
 import type { Step } from "./steps";
 
@@ -27,10 +28,13 @@ const behavesOtherwise = (from: Ingredient, to: Ingredient): boolean =>
       ) > most,
   );
 
+const called = (ingredient: Ingredient, name: string): boolean =>
+  [ingredient.name, ...ingredient.aliases].some(own => plainName(own) === plainName(name));
+
 /**
  * The same method with another main ingredient: every line of the one becomes a line of the other with the same
  * relation. What cannot be known any more is asked: times that depend on the ingredient, and, where the two behave
- * differently in a pot, the amount itself. Allergens follow from the larder.
+ * differently in a pot, the amount itself. A base that bears its name bears the other's. Allergens follow from the larder.
  *
  * @param name of the new formula
  */
@@ -45,23 +49,23 @@ export function swapMain(
   return {
     ...document,
     name,
+    base: { ...document.base, name: called(from, document.base.name) ? to.name : document.base.name },
     notes:
       `${document.notes} Same method as ${document.name}, with ${to.name} in place of ${from.name}.`.trim(),
     steps: document.steps.map((step): Step => {
       const swaps = step.lines.some(line => "larder" in line.of && line.of.larder === from.id);
       met ||= swaps;
-      const lines = step.lines.map(line =>
-        "larder" in line.of && line.of.larder === from.id
-          ? {
-              ...line,
-              of: { larder: to.id },
-              certainty: "assumed" as const,
-              ...(other && {
-                question: `Is the amount right for ${to.name}? It was written for ${from.name}.`,
-              }),
-            }
-          : line,
-      );
+      const lines = step.lines.map((line): Line => {
+        if (!("larder" in line.of) || line.of.larder !== from.id) return line;
+        // "2 onions" says nothing of the other; its grams do.
+        const { typed: _typed, ...kept } = line;
+        return {
+          ...kept,
+          of: { larder: to.id },
+          certainty: "assumed",
+          ...(other && { question: `Is the amount right for ${to.name}? It was written for ${from.name}.` }),
+        };
+      });
       const asks = met && DEPENDS.has(step.kind);
       return {
         ...step,
