@@ -8,6 +8,7 @@ import {
   walk,
 } from "~/core/formula";
 import { Button } from "../ui/button";
+import { conflictWords } from "./conflict-words";
 import type { StoredHead } from "./use-formula";
 
 /**
@@ -74,23 +75,26 @@ export function ConflictNotice({
         <fieldset className="mt-3 border-t border-saffron pt-3">
           <legend className="sr-only">Where both changed the same</legend>
           <p className="font-semibold">Both of you changed:</p>
-          {conflicts.map(conflict => (
-            <div key={conflict.at} className="mt-1 flex flex-wrap items-baseline gap-x-5 text-sm">
-              <span className="min-w-48">{conflict.where}</span>
-              {(["mine", "theirs"] as const).map(side => (
-                <label key={side} className="flex items-baseline gap-1.5">
-                  <input
-                    type="radio"
-                    name={conflict.at}
-                    checked={(picks[conflict.at] ?? "mine") === side}
-                    onChange={() => setPicks({ ...picks, [conflict.at]: side })}
-                    className="accent-copper"
-                  />
-                  {side === "mine" ? "yours" : "theirs"}: <strong>{inShort(conflict[side])}</strong>
-                </label>
-              ))}
-            </div>
-          ))}
+          {conflicts.map(conflict => {
+            const words = conflictWords(conflict, { mine, theirs: theirs.document }, kitchen);
+            return (
+              <div key={conflict.at} className="mt-1 flex flex-wrap items-baseline gap-x-5 text-sm">
+                <span className="min-w-48">{words.where}</span>
+                {(["mine", "theirs"] as const).map(side => (
+                  <label key={side} className="flex items-baseline gap-1.5">
+                    <input
+                      type="radio"
+                      name={conflict.at}
+                      checked={(picks[conflict.at] ?? "mine") === side}
+                      onChange={() => setPicks({ ...picks, [conflict.at]: side })}
+                      className="accent-copper"
+                    />
+                    {side === "mine" ? "yours" : "theirs"}: <strong>{words[side]}</strong>
+                  </label>
+                ))}
+              </div>
+            );
+          })}
         </fieldset>
       )}
       {!merged.ok && <p className="mt-2 text-beet">✕ {merged.problems[0]?.message} Choose one of the two.</p>}
@@ -103,17 +107,4 @@ export function ConflictNotice({
       </div>
     </section>
   );
-}
-
-/** A value as short as can be read: numbers and words as they are, an amount by its own figures. */
-function inShort(value: unknown): string {
-  if (value === undefined || value === null) return "removed";
-  if (typeof value === "object") {
-    const { kind: _kind, id: _id, lines: _lines, ...rest } = value as Record<string, unknown>;
-    return Object.entries(rest)
-      .filter(([, v]) => typeof v !== "object")
-      .map(([key, v]) => `${key} ${String(v)}`)
-      .join(", ");
-  }
-  return String(value as string | number | boolean);
 }

@@ -1,9 +1,10 @@
 import { useEffect, useState } from "react";
 import { changeSchool, familyById } from "~/core/families";
-import { type Conflict, type Kitchen } from "~/core/formula";
+import type { Kitchen } from "~/core/formula";
 import { printNumber } from "~/core/quantity";
 import type { SchoolOutcome } from "../../workers/solver-jobs";
 import { useSolver } from "../../workers/use-solver";
+import { conflictWords } from "../conflict-words";
 import type { Formula } from "../use-formula";
 
 /** Where cooks differ: each way with its reason and what it would change here. */
@@ -20,7 +21,7 @@ export function SchoolsPanel({
   const family = familyById(document.family);
   const solver = useSolver();
   const [outcomes, setOutcomes] = useState<readonly SchoolOutcome[]>([]);
-  const [gaveWay, setGaveWay] = useState<readonly Conflict[]>([]);
+  const [gaveWay, setGaveWay] = useState<readonly string[]>([]);
   useEffect(() => {
     let wanted = true;
     void solver()
@@ -56,7 +57,9 @@ export function SchoolsPanel({
                     onChange={() => {
                       const changed = changeSchool(document, family, choice.id, school.id, template);
                       if (!changed.ok) return;
-                      setGaveWay(changed.value.gaveWay);
+                      const sides = { mine: document, theirs: changed.value.document };
+                      const words = changed.value.gaveWay.map(c => conflictWords(c, sides, kitchen));
+                      setGaveWay(words.map(({ where, mine }) => `${where} (${mine})`));
                       edit(() => changed.value.document);
                     }}
                     className="mt-1 accent-copper"
@@ -85,8 +88,7 @@ export function SchoolsPanel({
       </div>
       {gaveWay.length > 0 && (
         <p role="status" className="mt-4 rounded-md bg-saffron-wash p-2 text-sm text-saffron-ink">
-          ▲ Your own changes gave way to the school at: {gaveWay.map(c => c.where).join("; ")}. Undo brings
-          them back.
+          ▲ Your own changes gave way to the school at: {gaveWay.join("; ")}. Undo brings them back.
         </p>
       )}
     </div>

@@ -22,6 +22,17 @@ import { demo, fixed, kitchen, line as lineOf, share, stock } from "../testing";
 const simmer = "s6";
 
 describe("two edits of one formula, joined by line", () => {
+  test("a step that is called like a field is joined by its parts all the same", () => {
+    const named = { ...stock, steps: stock.steps.map(s => (s.id === simmer ? { ...s, id: "trim" } : s)) };
+    const mine = updateStep(named, "trim", { durationMin: 300 });
+    const theirs = updateStep(named, "trim", { remark: "slowly" });
+    const merged = valueOf(mergeDocuments(named, mine, theirs));
+    expect(merged.conflicts).toEqual([]);
+    expect(merged.document.steps.find(s => s.id === "trim")).toMatchObject({
+      durationMin: 300,
+      remark: "slowly",
+    });
+  });
   test("what only one side changed is taken from it", () => {
     const mine = updateLine(stock, "onion", { amount: { kind: "part", group: "mirepoix", parts: 3 } });
     const theirs = updateStep(stock, simmer, { durationMin: 300 });

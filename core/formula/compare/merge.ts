@@ -7,8 +7,6 @@ import { type Result } from "../../result";
 export interface Conflict {
   /** Path of the thing, such as `steps.simmer.holdC` or `steps.season.lines.salt-line.amount`. */
   readonly at: string;
-  /** The thing in a cook's words: "Simmer: holdC". */
-  readonly where: string;
   readonly mine: unknown;
   readonly theirs: unknown;
 }
@@ -70,24 +68,16 @@ export function mergeDocuments(
   picks: Picks = {},
 ): Result<Merged> {
   const conflicts: Conflict[] = [];
-  const wordsFor = (path: readonly string[]): string => {
-    const step = [...mine.steps, ...theirs.steps].find((s: Step) => s.id === path[1]);
-    const [first, , third, lineId, ...rest] = path;
-    if (first !== "steps" || !step) return path.join(" › ");
-    const name = titleOf(step);
-    return third === "lines" && lineId
-      ? [name, lineId.replace(/-line$/, ""), ...rest].join(": ")
-      : [name, ...path.slice(2)].join(": ");
-  };
   const clash = (path: readonly string[], m: unknown, t: unknown): unknown => {
     const at = path.join(".");
-    conflicts.push({ at, where: wordsFor(path), mine: m, theirs: t });
+    conflicts.push({ at, mine: m, theirs: t });
     return picks[at] === "theirs" ? t : m;
   };
-  const merge = (b: unknown, m: unknown, t: unknown, path: readonly string[]): unknown => {
+  // The last of the path is a field, or the id of a step or a line, which may be called like one.
+  const merge = (b: unknown, m: unknown, t: unknown, path: readonly string[], isField = true): unknown => {
     if (sameValue(m, t) || sameValue(b, t)) return m;
     if (sameValue(b, m)) return t;
-    if (WHOLE.has(path.at(-1) ?? "")) return clash(path, m, t);
+    if (isField && WHOLE.has(path.at(-1) ?? "")) return clash(path, m, t);
     if (isKeyedList(m) && isKeyedList(t)) return mergeLists(isKeyedList(b) ? b : [], m, t, path);
     if (isLoose(m) && isLoose(t)) {
       const from = isLoose(b) ? b : {};
@@ -113,7 +103,7 @@ export function mergeDocuments(
     for (const id of new Set([...inM.keys(), ...inT.keys()])) {
       const [was, my, their] = [inB.get(id), inM.get(id), inT.get(id)];
       let merged: unknown;
-      if (my && their) merged = merge(was, my, their, [...path, id]);
+      if (my && their) merged = merge(was, my, their, [...path, id], false);
       else if (!was) merged = my ?? their;
       else if (sameValue(was, my ?? their)) merged = undefined;
       else merged = clash([...path, id], my, their);
