@@ -2,7 +2,7 @@ import { type ChildProcess, spawn } from "node:child_process";
 import { once } from "node:events";
 import { createServer } from "node:net";
 import { expect, test } from "@playwright/test";
-import { GLACE, begin, cook, logReading, signAs } from "./kitchen";
+import { GLACE, begin, cook, logReading, openFormula, signAs } from "./kitchen";
 
 const freePort = () =>
   new Promise<number>(resolve => {
@@ -69,5 +69,46 @@ test("readings survive a reload, a dead server and its restart", async ({ browse
   await expect(page.getByText("“knocked off the shelf”")).toBeVisible();
   await expect(page.getByText("all readings kept")).toBeVisible();
   await page.close();
+  await end(server);
+});
+
+test("the Bench and the Range outlive the network and a dead server; what was typed is saved when they are back", async ({
+  browser,
+}) => {
+  const port = await freePort();
+  let server = await serve(port);
+  const at = { baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 } };
+  const device = await browser.newContext(at);
+  const page = await device.newPage();
+  await signAs(page, "Noor Adeyi");
+  const range = await device.newPage();
+  await range.goto("/");
+  await openFormula(page, GLACE);
+  const saved = page.getByRole("status").filter({ hasText: "✓ saved" });
+  const kept = page.getByRole("status").filter({ hasText: "kept on this device" });
+  const hob = range.getByRole("region", { name: "The hob, from above" });
+
+  await device.setOffline(true);
+  await page.getByLabel(/^from /).fill("7.1 kg");
+  await page.getByLabel(/^from /).blur();
+  await expect(kept).toBeVisible();
+  // The Range looks again every now and then.
+  await range.waitForEvent("requestfailed", { predicate: r => r.url().includes(".data"), timeout: 25_000 });
+  await expect(hob).toBeVisible();
+  await device.setOffline(false);
+  await expect(saved).toBeVisible({ timeout: 20_000 });
+
+  await end(server);
+  await page.getByRole("button", { name: "Cook this" }).click();
+  await expect(page.getByText(/No connection: the pot cannot be set on the range/)).toBeVisible();
+  await page.getByLabel(/^from /).fill("7.2 kg");
+  await page.getByLabel(/^from /).blur();
+  await expect(kept).toBeVisible();
+  server = await serve(port);
+  await expect(saved).toBeVisible({ timeout: 20_000 });
+  await page.reload();
+  await expect(page.getByLabel(/^from /)).toHaveValue(/7.2/);
+  await expect(hob).toBeVisible();
+  await device.close();
   await end(server);
 });

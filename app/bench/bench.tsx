@@ -33,6 +33,7 @@ import { intervalText } from "./interval-text";
 import { lineReader } from "./line-now";
 import { type PanelId, Panels } from "./panels";
 import { PotPanel } from "./pot-panel";
+import { isNoNetwork } from "../offline/patient-fetch";
 import { cook, saveEdit } from "./save.server";
 import { StepLine } from "./step-line";
 import { useThreads } from "./threads";
@@ -61,6 +62,18 @@ export async function action({ context, params, request }: Route.ActionArgs) {
   const reply = await cook(section, params.formulaId, form.get("burner") as string | null);
   return "runId" in reply ? redirect(`/stove/${reply.runId}`) : data(reply, { status: 422 });
 }
+
+/** Without a network nothing is saved, and nothing breaks: it stays on this device, and the next try says so. */
+export async function clientAction({ request, serverAction }: Route.ClientActionArgs) {
+  const saving = request.headers.get("Content-Type")?.includes("json") ?? false;
+  try {
+    return await serverAction();
+  } catch (error) {
+    if (!isNoNetwork(error)) throw error;
+    return data(saving ? ({ kind: "unreachable" } as const) : NOT_COOKED, { status: 503 });
+  }
+}
+const NOT_COOKED = { problem: "No connection: the pot cannot be set on the range. Try again in a moment." };
 
 /** Saving speaks for itself on this page; the kitchen need not be read again for it. */
 export const shouldRevalidate = ({

@@ -168,7 +168,7 @@ function DoneWords({ pot }: { pot: PotNow }) {
   return (
     <>
       {massG >= 1 && (
-        <span className="block font-display text-xl font-bold">
+        <span className="block font-display text-xl font-bold text-lamp">
           {weighed ? "" : "about "}
           {printMass(massG)} in it
         </span>
@@ -208,7 +208,7 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
       )}
       {forecast ? (
         <>
-          <span className="block font-display text-xl font-semibold">
+          <span className="block font-display text-xl font-semibold text-lamp">
             here at {momentOf(forecast.endsAt, now, timeZone)}
             {forecast.late && <span className="text-glow"> · late</span>}
           </span>

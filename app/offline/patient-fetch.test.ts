@@ -1,0 +1,68 @@
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import { isNoNetwork, patientFetch } from "./patient-fetch";
+
+const PAGE = "http://kitchen.test/bench.data";
+let network = false;
+const asked: string[] = [];
+const fetchOf = (answer = () => new Response("page")) =>
+  patientFetch(((input: Request | string) => {
+    asked.push(typeof input === "string" ? input : input.url);
+    return network ? Promise.resolve(answer()) : Promise.reject(new TypeError("Failed to fetch"));
+  }) as typeof window.fetch);
+
+beforeEach(() => {
+  network = false;
+  asked.length = 0;
+  vi.useFakeTimers();
+});
+afterEach(() => vi.useRealTimers());
+
+describe("a page that reads itself without a network", () => {
+  test("waits, and has its answer when the network is back", async () => {
+    const reading = fetchOf()(PAGE);
+    await vi.advanceTimersByTimeAsync(100);
+    network = true;
+    window.dispatchEvent(new Event("online"));
+    expect(await (await reading).text()).toBe("page");
+    expect(asked).toEqual([PAGE, PAGE]);
+  });
+  test("tries again by itself: a server that was restarted says nothing of it", async () => {
+    const reading = fetchOf()(PAGE);
+    await vi.advanceTimersByTimeAsync(9000);
+    expect(asked.length).toBeGreaterThanOrEqual(3);
+    network = true;
+    await vi.advanceTimersByTimeAsync(5000);
+    expect((await reading).ok).toBe(true);
+  });
+  test("whoever no longer waits is not kept waiting", async () => {
+    const leaving = new AbortController();
+    const reading = fetchOf()(PAGE, { signal: leaving.signal });
+    const gone = expect(reading).rejects.toThrow();
+    await vi.advanceTimersByTimeAsync(100);
+    leaving.abort();
+    await gone;
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(asked).toHaveLength(1);
+  });
+  test("an answer that is a refusal is an answer", async () => {
+    network = true;
+    const response = await fetchOf(() => new Response("no", { status: 503 }))(PAGE);
+    expect(response.status).toBe(503);
+    expect(asked).toHaveLength(1);
+  });
+});
+
+test.each([
+  [PAGE, { method: "POST", body: "x" }],
+  ["http://kitchen.test/api/runs/r/events", {}],
+])("what is sent, or not a page, fails at once: %s %o", async (url, init) => {
+  const failed = await fetchOf()(url, init).catch((error: unknown) => error);
+  expect(isNoNetwork(failed)).toBe(true);
+  expect(asked).toHaveLength(1);
+});
+
+test("only a missing answer counts as no network", () => {
+  expect(isNoNetwork(new TypeError("Failed to fetch"))).toBe(true);
+  expect(isNoNetwork(new DOMException("Aborted", "AbortError"))).toBe(false);
+  expect(isNoNetwork(new Response())).toBe(false);
+});
