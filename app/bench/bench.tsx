@@ -64,16 +64,14 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 }
 
 /** Without a network nothing is saved, and nothing breaks: it stays on this device, and the next try says so. */
-export async function clientAction({ request, serverAction }: Route.ClientActionArgs) {
-  const saving = request.headers.get("Content-Type")?.includes("json") ?? false;
+export async function clientAction({ serverAction }: Route.ClientActionArgs) {
   try {
     return await serverAction();
   } catch (error) {
     if (!isNoNetwork(error)) throw error;
-    return data(saving ? ({ kind: "unreachable" } as const) : NOT_COOKED, { status: 503 });
+    return data({ kind: "unreachable" } as const, { status: 503 });
   }
 }
-const NOT_COOKED = { problem: "No connection: the pot cannot be set on the range. Try again in a moment." };
 
 /** Saving speaks for itself on this page; the kitchen need not be read again for it. */
 export const shouldRevalidate = ({

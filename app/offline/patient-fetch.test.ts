@@ -4,15 +4,20 @@ import { isNoNetwork, patientFetch } from "./patient-fetch";
 const PAGE = "http://kitchen.test/bench.data";
 let network = false;
 const asked: string[] = [];
+const waits = vi.fn<(any: boolean) => void>();
 const fetchOf = (answer = () => new Response("page")) =>
-  patientFetch(((input: Request | string) => {
-    asked.push(typeof input === "string" ? input : input.url);
-    return network ? Promise.resolve(answer()) : Promise.reject(new TypeError("Failed to fetch"));
-  }) as typeof window.fetch);
+  patientFetch(
+    ((input: Request | string) => {
+      asked.push(typeof input === "string" ? input : input.url);
+      return network ? Promise.resolve(answer()) : Promise.reject(new TypeError("Failed to fetch"));
+    }) as typeof window.fetch,
+    waits,
+  );
 
 beforeEach(() => {
   network = false;
   asked.length = 0;
+  waits.mockClear();
   vi.useFakeTimers();
 });
 afterEach(() => vi.useRealTimers());
@@ -25,6 +30,36 @@ describe("a page that reads itself without a network", () => {
     window.dispatchEvent(new Event("online"));
     expect(await (await reading).text()).toBe("page");
     expect(asked).toEqual([PAGE, PAGE]);
+    expect(waits.mock.calls).toEqual([[true], [false]]);
+  });
+  test("a form that was sent waits as well, with what stands in it", async () => {
+    const sent = vi.fn<(text: string) => void>();
+    const patient = patientFetch(
+      (async (input: Request) => {
+        if (!network) throw new TypeError("Failed to fetch");
+        sent(await input.text());
+        return new Response("done");
+      }) as typeof window.fetch,
+      waits,
+    );
+    const sending = patient(PAGE, {
+      method: "POST",
+      body: new URLSearchParams({ price: "4.20" }),
+    });
+    await vi.advanceTimersByTimeAsync(9000);
+    network = true;
+    await vi.advanceTimersByTimeAsync(5000);
+    expect((await sending).ok).toBe(true);
+    expect(sent.mock.calls).toEqual([["price=4.20"]]);
+  });
+  test("two that wait are told once", async () => {
+    const patient = fetchOf();
+    const both = [patient(PAGE), patient(PAGE)];
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(waits.mock.calls).toEqual([[true]]);
+    network = true;
+    await vi.advanceTimersByTimeAsync(5000);
+    await Promise.all(both);
   });
   test("tries again by itself: a server that was restarted says nothing of it", async () => {
     const reading = fetchOf()(PAGE);
@@ -41,6 +76,7 @@ describe("a page that reads itself without a network", () => {
     await vi.advanceTimersByTimeAsync(100);
     leaving.abort();
     await gone;
+    expect(waits.mock.calls).toEqual([[true], [false]]);
     await vi.advanceTimersByTimeAsync(20_000);
     expect(asked).toHaveLength(1);
   });
@@ -53,9 +89,9 @@ describe("a page that reads itself without a network", () => {
 });
 
 test.each([
-  [PAGE, { method: "POST", body: "x" }],
+  [PAGE, { method: "POST", body: "{}", headers: { "Content-Type": "application/json" } }],
   ["http://kitchen.test/api/runs/r/events", {}],
-])("what is sent, or not a page, fails at once: %s %o", async (url, init) => {
+])("what is sent as JSON, or is no page, fails at once: %s %o", async (url, init) => {
   const failed = await fetchOf()(url, init).catch((error: unknown) => error);
   expect(isNoNetwork(failed)).toBe(true);
   expect(asked).toHaveLength(1);

@@ -24,21 +24,40 @@ const untilLater = (signal: AbortSignal | undefined): Promise<void> =>
   });
 
 /**
- * A fetch under which a page does not break when the network goes away: what it reads to show itself (the router's
- * `.data`) is asked for again until somebody answers. What is sent is not: that is for whoever sends it.
+ * A fetch under which a page does not break when the network goes away: what the router reads to show a page and the
+ * forms it sends (its `.data`) are tried again until somebody answers or nobody waits any longer. What is sent as JSON
+ * is not: who sends it keeps it on the device and tries again himself.
+ *
+ * @param waits told when something begins to wait, and when nothing does any longer
  */
-export const patientFetch =
-  (fetch: typeof window.fetch): typeof window.fetch =>
-  async (input, init) => {
+export function patientFetch(fetch: typeof window.fetch, waits: (any: boolean) => void): typeof window.fetch {
+  let waiting = 0;
+  let told = false;
+  const tell = (any: boolean) => {
+    if (any !== told) waits((told = any));
+  };
+  return async (input, init) => {
     const request = new Request(input, init);
-    const reads = request.method === "GET" && new URL(request.url).pathname.endsWith(".data");
-    if (!reads) return fetch(input, init);
+    const ofPage = new URL(request.url).pathname.endsWith(".data");
+    if (!ofPage || request.headers.get("Content-Type")?.includes("json")) return fetch(input, init);
     for (;;) {
       try {
-        return await fetch(request.clone());
+        const response = await fetch(request.clone());
+        tell(false);
+        return response;
       } catch (error) {
         if (!isNoNetwork(error)) throw error;
+      }
+      waiting += 1;
+      tell(true);
+      try {
         await untilLater(request.signal);
+      } catch (given) {
+        if (waiting === 1) tell(false);
+        throw given;
+      } finally {
+        waiting -= 1;
       }
     }
   };
+}
