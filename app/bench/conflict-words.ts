@@ -42,6 +42,7 @@ const CALLED: Readonly<Record<string, string>> = {
   days: "days kept",
 };
 
+/** Where two edits meet, and what each of them says there. */
 export function conflictWords(
   { at, mine, theirs }: Conflict,
   sides: { readonly mine: FormulaDocument; readonly theirs: FormulaDocument },

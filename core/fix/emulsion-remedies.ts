@@ -115,7 +115,7 @@ const greasy: Mend = ({ state, now, target, add }) => {
     d,
     addSauce(state, standardLiquid("water", 1), d),
     [`${said(d)}, beaten in a spoon at a time`, "then salt and acid again"],
-    ["thinner: what it holds it up with is its oil"],
+    ["thinner: its oil is what holds it up"],
   );
   return undefined;
 };
