@@ -115,13 +115,50 @@ describe("what is typed on the Bench", () => {
     const arrived = stored({ rowVersion: 4, document: named("Jus gras")(base) });
     expect(bench(arrived).formula().document.name).toBe("Jus gras, strained");
   });
-  test("does not overwrite what somebody else has saved since", async () => {
+  test("does not overwrite what somebody else has saved since, and is not lost: both are shown", async () => {
     const first = bench(stored());
     typing(first.formula, "Jus gras");
     await act(() => vi.advanceTimersByTimeAsync(800));
     first.leave();
     const theirs = stored({ rowVersion: 4, document: named("Their jus")(base) });
-    expect(bench(theirs).formula().document.name).toBe("Their jus");
+    const { formula, asked } = bench(theirs, () => saved({ rowVersion: 5 }));
+    expect(formula().document.name).toBe("Jus gras");
+    expect(formula()).toMatchObject({ saveState: "conflict", theirs: { document: { name: "Their jus" } } });
+    expect(formula().base.name).toBe("Jus");
+    await act(() => vi.advanceTimersByTimeAsync(5000));
+    expect(asked).toHaveLength(0);
+    // Still so after another look, until somebody decides; then it builds on theirs.
+    expect(draft()).toMatchObject({ rowVersion: 3, document: { name: "Jus gras" } });
+    act(() => formula().join(named("Our jus")(base)));
+    await act(() => vi.advanceTimersByTimeAsync(800));
+    expect(asked).toMatchObject([{ rowVersion: 4, document: { name: "Our jus" } }]);
+    await waitFor(() => expect(formula().saveState).toBe("saved"));
+    expect(draft()).toBeNull();
+    expect(localStorage).toHaveLength(0);
+  });
+  test("a draft that says what the server holds already is none", () => {
+    const first = bench(stored());
+    typing(first.formula, "Jus gras");
+    first.leave();
+    const { formula } = bench(stored({ rowVersion: 7, document: named("Jus gras")(base) }));
+    expect(formula().saveState).toBe("saved");
+  });
+  test("what was done can be undone after the page was left and opened again", async () => {
+    const first = bench(stored(), () => saved());
+    typing(first.formula, "Jus gras");
+    await act(() => vi.advanceTimersByTimeAsync(800));
+    await waitFor(() => expect(first.formula().saveState).toBe("saved"));
+    first.leave();
+    const again = bench(stored({ rowVersion: 4, document: named("Jus gras")(base) }));
+    expect(again.formula()).toMatchObject({ canUndo: true, saveState: "saved" });
+    act(() => again.formula().undo());
+    expect(again.formula().document.name).toBe("Jus");
+    act(() => again.formula().redo());
+    expect(again.formula().document.name).toBe("Jus gras");
+    again.leave();
+    // Somebody else has changed it since: there is nothing of that to undo.
+    const theirs = bench(stored({ rowVersion: 9, document: named("Their jus")(base) }));
+    expect(theirs.formula().canUndo).toBe(false);
   });
   test("is tried again while the server cannot be reached", async () => {
     let reachable = false;

@@ -1,6 +1,7 @@
 import { startTransition, useCallback, useEffect, useRef, useState } from "react";
 import { useFetcher } from "react-router";
-import { type FormulaDocument, readFormula } from "~/core/formula";
+import type { FormulaDocument } from "~/core/formula";
+import { type Ground, forgetDraft, isStored, keepDraft, keepGround, unsavedDraft } from "./kept-draft";
 import type { SaveReply } from "./save.server";
 
 /** Typing pauses this long before the formula is saved, ms. */
@@ -100,46 +101,12 @@ export interface Formula {
 /** What a step's editor needs of the formula it stands in. */
 export type Editing = Pick<Formula, "document" | "edit" | "typed">;
 
-const draftKey = (id: string) => `hondaro-draft-${id}`;
-
-interface Draft {
-  /** Version of the row on the server that it builds on. */
-  readonly rowVersion: number;
-  readonly document: FormulaDocument;
-  /** On its way to the server when the draft was kept: once it has arrived, the draft builds on that. */
-  readonly sending: FormulaDocument | null;
-}
-
 /** Whether both have the same steps in the same order. */
 const sameRows = (a: FormulaDocument, b: FormulaDocument): boolean =>
   a.steps.length === b.steps.length && a.steps.every((step, i) => step.id === b.steps[i]?.id);
 
-function keepDraft(id: string, draft: Draft): void {
-  try {
-    localStorage.setItem(draftKey(id), JSON.stringify(draft));
-  } catch {
-    // No room on this device: the server has it in a moment all the same.
-  }
-}
-
-const sameFormula = (a: unknown, b: FormulaDocument): boolean => {
-  const [one, other] = [readFormula(a), readFormula(b)];
-  return one.ok && other.ok && JSON.stringify(one.value) === JSON.stringify(other.value);
-};
-
-/** An edit that never reached the server, kept on this device, if it still builds on what the server holds. */
-function unsavedDraft(id: string, stored: StoredHead): FormulaDocument | null {
-  try {
-    const kept = JSON.parse(localStorage.getItem(draftKey(id)) ?? "null") as Draft | null;
-    if (!kept) return null;
-    const arrived = kept.rowVersion === stored.rowVersion - 1 && sameFormula(kept.sending, stored.document);
-    if (kept.rowVersion !== stored.rowVersion && !arrived) return null;
-    const read = readFormula(kept.document);
-    return read.ok ? read.value : null;
-  } catch {
-    return null;
-  }
-}
+/** What was done and undone in formulas that were left, as long as the application is open. */
+const leftWith = new Map<string, History>();
 
 /** The formula on the Bench: edits, undo, saving by itself, and what to do when two cooks save at once. */
 export function useFormula(id: string, stored: StoredHead): Formula {
@@ -175,7 +142,10 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   const [refusal, setRefusal] = useState<string | null>(null);
   const [offline, setOffline] = useState(false);
   const [savedAt, setSavedAt] = useState<number | null>(null);
-  const builtOn = useRef(stored.rowVersion);
+  const builtOn = useRef<Ground>(stored);
+  const keptGround = useRef<Ground | null>(null);
+  /** A draft was found that builds on less than the server holds. */
+  const found = useRef(false);
   const sent = useRef<FormulaDocument | null>(null);
   const [attempt, setAttempt] = useState(0);
   const fetcher = useFetcher<SaveReply>();
@@ -183,8 +153,12 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   const keep = useCallback(() => {
     clearTimeout(unkept.current);
     unkept.current = undefined;
+    if (keptGround.current !== builtOn.current) {
+      keptGround.current = builtOn.current;
+      keepGround(id, { rowVersion: builtOn.current.rowVersion, document: builtOn.current.document });
+    }
     keepDraft(id, {
-      rowVersion: builtOn.current,
+      rowVersion: builtOn.current.rowVersion,
       document: latest.current.present,
       sending: sent.current,
     });
@@ -229,19 +203,43 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   }, [drawAll]);
   const changed = history.present !== head.document;
 
-  // Once, after the page has come to life: what an earlier visit could not save.
+  const goBackTo = useCallback(
+    (ground: Ground) => {
+      builtOn.current = ground;
+      found.current = true;
+      setHead({ ...ground, number: stored.number });
+      setTheirs(stored);
+    },
+    [stored],
+  );
+  // Once, after the page has come to life: what an earlier visit could not save, and what it had done and undone.
   useEffect(() => {
     const kept = unsavedDraft(id, stored);
-    if (kept) dispatch({ type: "replace", document: kept });
+    // What this device holds is known only now: the server could not draw it.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    if (kept?.ground) goBackTo(kept.ground);
+    if (kept) dispatch({ type: "replace", document: kept.document });
+    else {
+      const earlier = leftWith.get(id);
+      if (earlier && isStored(earlier.present, stored.document)) {
+        latest.current = { ...earlier, present: stored.document, tag: "" };
+        drawAll();
+      }
+    }
+    return () => void leftWith.set(id, latest.current);
     // Only on the first look; later drafts are this page's own.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [id]);
 
   // A saved formula needs no draft; one that was edited since builds on what the server holds now.
   useEffect(() => {
-    builtOn.current = head.rowVersion;
-    if (latest.current.present === head.document) localStorage.removeItem(draftKey(id));
-    else keep();
+    // On the first look the head is not yet what a draft found here builds on.
+    if (found.current) return void (found.current = false);
+    builtOn.current = head;
+    if (latest.current.present === head.document) {
+      forgetDraft(id);
+      keptGround.current = null;
+    } else keep();
   }, [head, history.present, id, keep]);
 
   const { submit, state } = fetcher;
@@ -287,7 +285,7 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     (document: FormulaDocument) => {
       if (!theirs) return;
       setHead({ rowVersion: theirs.rowVersion, number: theirs.number, document: theirs.document });
-      builtOn.current = theirs.rowVersion;
+      builtOn.current = theirs;
       dispatch({ type: "replace", document });
       setTheirs(null);
     },
