@@ -23,6 +23,8 @@ export default defineConfig({
           name: "ui",
           environment: "happy-dom",
           include: ["app/**/*.test.{ts,tsx}"],
+          // As above: every formula drawn at every moment takes seconds on a busy machine.
+          testTimeout: 30_000,
           isolate: false,
         },
       },

@@ -1,5 +1,5 @@
 import { cleanup, render } from "@testing-library/react";
-import { afterEach, describe, expect, test } from "vitest";
+import { afterEach, expect, test } from "vitest";
 import { EVERY_FORMULA } from "~/core/families/testing";
 import { type FormulaDocument, openKitchen, walk } from "~/core/formula";
 import type { RunEvent } from "~/core/run";
@@ -40,8 +40,9 @@ function* moments(document: FormulaDocument): Generator<readonly [string, PotNow
 /** What no cook should read. */
 const NONSENSE = /NaN|undefined|null|Infinity|\[object|-\d| {2}%/;
 
-describe.each(EVERY_FORMULA)("%s at the Stove", (_, document) => {
-  test("the pot and what stands beside it read well at every moment", () => {
+test.each(EVERY_FORMULA)(
+  "%s at the Stove reads well at every moment, and stands inside its pot",
+  (_, document) => {
     for (const [when, pot] of moments(document)) {
       const now = minute(60);
       const view = render(
@@ -62,11 +63,7 @@ describe.each(EVERY_FORMULA)("%s at the Stove", (_, document) => {
       for (const title of view.container.querySelectorAll("title"))
         expect(words(title), when).not.toMatch(NONSENSE);
       view.unmount();
-    }
-  });
 
-  test("levels stand inside their vessel, and the one now between where it began and ends", () => {
-    for (const [when, pot] of moments(document)) {
       for (const level of [pot.startMm, pot.nowMm, pot.endMm, pot.nowLoMm, pot.nowHiMm])
         if (level !== null && pot.vessel) {
           expect(level, when).toBeGreaterThanOrEqual(0);
@@ -80,5 +77,5 @@ describe.each(EVERY_FORMULA)("%s at the Stove", (_, document) => {
       expect(pot.dissolvedPct, when).toBeGreaterThanOrEqual(0);
       expect(pot.dissolvedPct, when).toBeLessThanOrEqual(100);
     }
-  });
-});
+  },
+);
