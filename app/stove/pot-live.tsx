@@ -209,7 +209,7 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
       {forecast ? (
         <>
           <span className="block font-display text-xl font-semibold text-lamp">
-            here at {momentOf(forecast.endsAt, now, timeZone)}
+            here at <span className="whitespace-nowrap">{momentOf(forecast.endsAt, now, timeZone)}</span>
             {forecast.late && <span className="text-glow"> · late</span>}
           </span>
           <span className="block text-sm text-lamp-faded">{betweenTimes(forecast, now, timeZone)}</span>
