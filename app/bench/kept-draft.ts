@@ -40,13 +40,11 @@ export function forgetDraft(id: string): void {
   localStorage.removeItem(groundKey(id));
 }
 
-const sameFormula = (a: unknown, b: FormulaDocument): boolean => {
+/** Whether both are the same formula, field by field. */
+export const sameFormula = (a: unknown, b: FormulaDocument): boolean => {
   const [one, other] = [readFormula(a), readFormula(b)];
   return one.ok && other.ok && JSON.stringify(one.value) === JSON.stringify(other.value);
 };
-
-/** Whether a document is the same as the one the server holds, field by field. */
-export const isStored = sameFormula;
 
 /** What this device still holds of a formula and the server does not. */
 export function unsavedDraft(id: string, stored: Ground): Unsaved | null {

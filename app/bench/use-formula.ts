@@ -1,7 +1,7 @@
 import { startTransition, useCallback, useEffect, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import type { FormulaDocument } from "~/core/formula";
-import { type Ground, forgetDraft, isStored, keepDraft, keepGround, unsavedDraft } from "./kept-draft";
+import { type Ground, forgetDraft, sameFormula, keepDraft, keepGround, unsavedDraft } from "./kept-draft";
 import type { SaveReply } from "./save.server";
 
 /** Typing pauses this long before the formula is saved, ms. */
@@ -221,7 +221,7 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     if (kept) dispatch({ type: "replace", document: kept.document });
     else {
       const earlier = leftWith.get(id);
-      if (earlier && isStored(earlier.present, stored.document)) {
+      if (earlier && sameFormula(earlier.present, stored.document)) {
         latest.current = { ...earlier, present: stored.document, tag: "" };
         drawAll();
       }

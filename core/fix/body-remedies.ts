@@ -1,7 +1,7 @@
 import { printNumber } from "../quantity";
 import { type Thickening, fatPctOf, loosenTo, looseningWith, saltPctOf, thickenTo } from "../texture";
 import type { Complaint } from "./complaint";
-import { type Mend, type Mending, STOCK, said, unreachable } from "./mending";
+import { type Mend, type Mending, STOCK, notThicker, notThinner, said } from "./mending";
 
 /** Thicker: a slurry, beurre manié, or off with water. */
 function bind({ state, temperatureC, facts, target, add }: Mending) {
@@ -47,25 +47,15 @@ function bind({ state, temperatureC, facts, target, add }: Mending) {
 
 const tooThin: Mend = mending => {
   const { now, target } = mending;
-  if ((now.thickness ?? 0) >= target.thickness)
-    return unreachable(
-      "complaint",
-      now.thickness ?? 0,
-      target.thickness,
-      `It has body ${printNumber(now.thickness ?? 0)} already, not less than the ${printNumber(target.thickness)} wanted.`,
-    );
+  const enough = notThinner(now.thickness, target.thickness);
+  if (enough) return enough;
   bind(mending);
   return undefined;
 };
 
 const tooThick: Mend = ({ state, temperatureC, facts, now, target, add }) => {
-  if ((now.thickness ?? 0) <= target.thickness)
-    return unreachable(
-      "complaint",
-      now.thickness ?? 0,
-      target.thickness,
-      `It has body ${printNumber(now.thickness ?? 0)}, not more than the ${printNumber(target.thickness)} wanted.`,
-    );
+  const enough = notThicker(now.thickness, target.thickness);
+  if (enough) return enough;
   for (const name of ["stock", "water", "cream"] as const) {
     const found = loosenTo(state, looseningWith(name), target.thickness, temperatureC, facts);
     if (!found.ok) continue;

@@ -11,7 +11,7 @@ import { bisect, printNumber } from "../quantity";
 import { InvariantError } from "../result";
 import { addSauce, standardLiquid } from "../texture";
 import type { Complaint } from "./complaint";
-import { type Mend, notOver, said, unreachable } from "./mending";
+import { type Mend, notOver, notThicker, notThinner, said, unreachable } from "./mending";
 
 /** Water past this many times the water phase makes a dressing of it. */
 const MOST_WATER = 4;
@@ -27,14 +27,8 @@ const fatName = (input: EmulsionInput) =>
 
 const tooThin: Mend = ({ state, emulsion, facts, now, target, add }) => {
   const input = beaten(emulsion);
-  const is = now.thickness ?? 0;
-  if (is >= target.thickness)
-    return unreachable(
-      "complaint",
-      is,
-      target.thickness,
-      `It has body ${printNumber(is)} already, not less than the ${printNumber(target.thickness)} wanted.`,
-    );
+  const enough = notThinner(now.thickness, target.thickness);
+  if (enough) return enough;
   const found = thickenEmulsion(input, target.thickness, facts);
   if (!found.ok) return found.problems[0];
   const { name, larder } = fatName(input);
@@ -52,14 +46,8 @@ const tooThin: Mend = ({ state, emulsion, facts, now, target, add }) => {
 
 const tooThick: Mend = ({ state, emulsion, facts, now, target, add }) => {
   const input = beaten(emulsion);
-  const is = now.thickness ?? 0;
-  if (is <= target.thickness)
-    return unreachable(
-      "complaint",
-      is,
-      target.thickness,
-      `It has body ${printNumber(is)}, not more than the ${printNumber(target.thickness)} wanted.`,
-    );
+  const enough = notThicker(now.thickness, target.thickness);
+  if (enough) return enough;
   const waterG = bisect(
     grams =>
       (bareEmulsion({ ...input, parts: withPart(input.parts, "water", grams) }, facts).thickness ?? 0) -
@@ -71,7 +59,7 @@ const tooThick: Mend = ({ state, emulsion, facts, now, target, add }) => {
     return unreachable(
       "target.thickness",
       target.thickness,
-      is,
+      now.thickness ?? 0,
       `Water alone does not bring it to body ${printNumber(target.thickness)} without making a dressing of it.`,
     );
   add(

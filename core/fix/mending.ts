@@ -86,5 +86,27 @@ export const notOver = (
         `It has ${printNumber(hasPct, decimals)} % ${what}, not more than the ${printNumber(wantedPct, decimals)} % wanted.`,
       );
 
+/** Says that a sauce has the body wanted already, or more of it, if that is so. */
+export const notThinner = (thickness: number | null, wanted: number): Problem | undefined =>
+  (thickness ?? 0) < wanted
+    ? undefined
+    : unreachable(
+        "complaint",
+        thickness ?? 0,
+        wanted,
+        `It has body ${printNumber(thickness ?? 0)} already, not less than the ${printNumber(wanted)} wanted.`,
+      );
+
+/** Says that a sauce has no more body than is wanted, if that is so. */
+export const notThicker = (thickness: number | null, wanted: number): Problem | undefined =>
+  (thickness ?? 0) > wanted
+    ? undefined
+    : unreachable(
+        "complaint",
+        thickness ?? 0,
+        wanted,
+        `It has body ${printNumber(thickness ?? 0)}, not more than the ${printNumber(wanted)} wanted.`,
+      );
+
 /** A mass as it stands in a sentence. */
 export const said = (x: number): string => printMass(g(x));
