@@ -23,6 +23,7 @@ export default defineConfig({
           name: "ui",
           environment: "happy-dom",
           include: ["app/**/*.test.{ts,tsx}"],
+          setupFiles: ["vitest.setup.ui.ts"],
           // As above: every formula drawn at every moment takes seconds on a busy machine.
           testTimeout: 30_000,
           isolate: false,
