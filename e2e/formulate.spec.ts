@@ -1,7 +1,6 @@
 import { type Page, expect, test } from "@playwright/test";
-import { openFormula, plain, signAs } from "./kitchen";
+import { openFormula, reads, saved, signAs } from "./kitchen";
 
-const saved = (page: Page) => expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
 const panel = async (page: Page, name: string) => {
   await page
     .getByRole("group", { name: "The whole formula" })
@@ -56,8 +55,9 @@ test("a cider pan sauce from the template: another school, 0.85 % salt, from 24 
   await scale.getByRole("button", { name: "Scale", exact: true }).click();
   const sides = page.getByRole("region", { name: "Side by side" });
   await expect(sides).toBeVisible();
-  const cider = plain(await sides.getByRole("row").filter({ hasText: "dry cider" }).innerText());
-  expect(cider).toMatch(/Lift \d pans|fond goes with the floor/);
+  await reads(sides.getByRole("row").filter({ hasText: "dry cider" })).toMatch(
+    /Lift \d pans|fond goes with the floor/,
+  );
   await expect(page.getByText(/× 3[.,]5/)).toBeVisible();
   await expect(sides.getByText("Steps that change")).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { type Page, expect } from "@playwright/test";
+import { type Locator, type Page, expect } from "@playwright/test";
 
 /** What a cook does on many screens. */
 export const STOCK = "Guinea-fowl brown stock";
@@ -21,11 +21,20 @@ export async function openFormula(page: Page, name: string): Promise<void> {
   await expect(page.getByRole("region", { name: "Formula" }).getByText(/±|–\d/).first()).toBeVisible();
 }
 
+/** What stands there in plain words, asked until it holds: the page follows the keys after a moment. */
+export const reads = (at: Locator) =>
+  expect.poll(async () => plain(await at.innerText()).replace(/\s+/g, " "));
+
+/** Leaves the field, so that all of the page follows it, and waits until the formula is saved. */
+export async function saved(page: Page): Promise<void> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+}
+
 /** Sets the base and waits until the formula is saved. */
 export async function setBase(page: Page, typed: string): Promise<void> {
   await page.getByLabel(/^from /).fill(typed);
-  await page.getByLabel(/^from /).blur();
-  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+  await saved(page);
 }
 
 /** Cooks a formula at a size and returns the id of the run. */

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { openFormula, plain, signAs, STOCK } from "./kitchen";
+import { openFormula, reads, signAs, STOCK } from "./kitchen";
 
 test("an ingredient is written in, refused with reasons, saved, found by a slip, and used", async ({
   page,
@@ -45,8 +45,7 @@ test("an ingredient is written in, refused with reasons, saved, found by a slip,
   await page.locator("[data-step]").nth(3).click();
   const add = page.getByLabel(/Add an ingredient|New line|ingredient/i).last();
   await expect(add).toBeVisible();
-  const offered = await page.locator('option[value="sea buckthorn juice"]').count();
-  expect(offered).toBeGreaterThan(0);
+  await expect(page.locator('option[value="sea buckthorn juice"]')).not.toHaveCount(0);
 });
 
 test("another brand shows which formulas move", async ({ page }) => {
@@ -102,7 +101,7 @@ test("a pot is measured by pouring litres in", async ({ page }) => {
   await pour(3, "4", "76");
   await page.getByRole("button", { name: "Put it in the kit" }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Dented pot" })).toBeVisible();
-  expect(plain(await page.getByRole("main").innerText())).toContain("Holds 4.00 l to the brim");
+  await reads(page.getByRole("main")).toContain("Holds 4.00 l to the brim");
   await page.goto("/kit");
   await expect(page.getByText("✓ measured by pouring, 3 marks")).toBeVisible();
 });
@@ -124,18 +123,16 @@ test("the hob is arranged by drag and by keyboard, and stays so", async ({ page 
   await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 8 });
   await page.mouse.up();
   await expect(burner).not.toHaveAttribute("aria-label", /205 cm from the left/);
-  const label = await burner.getAttribute("aria-label");
-  await expect(page.getByRole("status").filter({ hasText: "Burner 4 stands" })).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: /Burner 4 stands.*✓ kept/ })).toBeVisible();
   // Onto its neighbour: refused, and said why.
-  for (let i = 0; i < 3; i++) await burner.press("Shift+ArrowLeft");
-  await page.keyboard.press("Shift+ArrowLeft");
-  await page.keyboard.press("Shift+ArrowLeft");
+  for (let i = 0; i < 5; i++) await burner.press("Shift+ArrowLeft");
   await expect(page.getByText(/would stand on Burner 3/)).toBeVisible();
-  expect(label).toMatch(/cm from the left/);
-  const now = await burner.getAttribute("aria-label");
-  await page.waitForLoadState("networkidle");
+  // A small step back, and what is said to be kept is there again, however fast the steps came.
+  await burner.press("ArrowRight");
+  await expect(page.getByRole("status").filter({ hasText: /Burner 4 stands.*✓ kept/ })).toBeVisible();
+  const now = (await burner.getAttribute("aria-label")) ?? "";
   await page.reload();
-  await expect(page.getByRole("button", { name: /^Burner 4,/ })).toHaveAttribute("aria-label", now ?? "");
+  await expect(page.getByRole("button", { name: /^Burner 4,/ })).toHaveAttribute("aria-label", now);
 });
 
 test("air and probes: nonsense is refused where it stands, good figures change the boil", async ({
@@ -166,11 +163,8 @@ test("air and probes: nonsense is refused where it stands, good figures change t
 test("a figure of the kitchen's own: refused, kept, counted with, given up", async ({ page }) => {
   const body = async () => {
     await openFormula(page, "Smoked-trout velouté");
-    return Number(
-      (await page.getByRole("complementary", { name: "The pot" }).getByText(/^body/).innerText()).match(
-        /\d+/,
-      )?.[0],
-    );
+    const pot = page.getByRole("complementary", { name: "The pot" });
+    return Number(/\d+/.exec(await pot.getByText(/^body/).innerText())?.[0]);
   };
   await signAs(page);
   const usual = await body();

@@ -1,5 +1,5 @@
 import { type Page, expect, test } from "@playwright/test";
-import { openFormula, plain, signAs, STOCK } from "./kitchen";
+import { openFormula, reads, saved, signAs, STOCK } from "./kitchen";
 
 /** Opens the palette and says a sum. */
 async function say(page: Page, text: string): Promise<void> {
@@ -9,17 +9,15 @@ async function say(page: Page, text: string): Promise<void> {
   }).toPass();
   await page.keyboard.type(text);
 }
-const dialogText = async (page: Page) => plain(await page.getByRole("dialog").innerText());
 
 test("five quick sums by keyboard alone", async ({ page }) => {
   await signAs(page);
-  await page.waitForResponse(/\/sums\/world/);
 
   await say(page, "ice 8 l 85 to 20");
   await expect(page.getByRole("dialog")).toContainText("of ice for the bath");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "Ice", exact: true })).toBeVisible();
-  expect(await dialogText(page)).toContain("6 404 g of ice");
+  await reads(page.getByRole("dialog")).toContain("6 404 g of ice");
   await page.keyboard.press("Escape");
 
   await say(page, "dip mark Tall pot No 1 6.4 l by half");
@@ -44,7 +42,7 @@ test("five quick sums by keyboard alone", async ({ page }) => {
 
   await say(page, "convert 5 turns pepper");
   await page.keyboard.press("Enter");
-  expect(await dialogText(page)).toContain("0.50 g");
+  await reads(page.getByRole("dialog")).toContain("0.50 g");
   await page.keyboard.press("Escape");
 
   await say(page, "boiling point");
@@ -67,7 +65,7 @@ test("an answer is dropped into the open formula", async ({ page }) => {
   await page.keyboard.press("Enter");
   await page.getByRole("button", { name: /^Use it/ }).click();
   await expect(page.getByText(/Taken into the notes/)).toBeVisible();
-  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+  await saved(page);
 });
 
 test("the sums answer by HTTP, with reasons as problem+json", async ({ request }) => {

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { GLACE, STOCK, begin, cook, openFormula, setBase, signAs } from "./kitchen";
+import { GLACE, STOCK, begin, cook, openFormula, saved, setBase, signAs } from "./kitchen";
 
 test.describe("the Bench refuses nonsense kindly", () => {
   test.beforeEach(async ({ page }) => {
@@ -72,7 +72,7 @@ test.describe("the Bench refuses nonsense kindly", () => {
     await expect(page.getByLabel("Amount of carrot")).toHaveCount(1);
     await page.keyboard.press("Control+z");
     await expect(page.getByText("2 parts of the mirepoix")).toBeVisible();
-    await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+    await saved(page);
   });
 });
 
@@ -89,7 +89,7 @@ test("a reduction without by or to is asked about", async ({ page }) => {
   await expect(page.getByText("by a third (to two thirds)")).toBeVisible();
   await page.getByLabel("Reduce by or to").fill("to a third");
   await expect(page.getByText("to a third (by two thirds)")).toBeVisible();
-  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+  await saved(page);
 });
 
 test("two cooks save at once: both versions are shown, nothing is overwritten", async ({ page, browser }) => {
@@ -104,7 +104,7 @@ test("two cooks save at once: both versions are shown, nothing is overwritten", 
   await expect(notice).toContainText(/6\.60.kg/);
   await expect(notice).toContainText(/7\.70.kg/);
   await page.getByRole("button", { name: "Keep mine" }).click();
-  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+  await saved(page);
   await other.close();
 });
 

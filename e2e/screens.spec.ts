@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { type Page, expect, test } from "@playwright/test";
-import { GLACE, STOCK, begin, cook, cookThrough, openFormula, signAs } from "./kitchen";
+import { GLACE, STOCK, begin, cook, cookThrough, openFormula, saved, signAs } from "./kitchen";
 
 /** Nothing serious, nothing critical. */
 async function accessible(page: Page, what: string): Promise<void> {
@@ -190,7 +190,7 @@ test("no script of this page breaks its own rules", async ({ page }) => {
   await signAs(page);
   await openFormula(page, STOCK);
   await page.getByLabel(/^from /).fill("7 kg");
-  await expect(page.getByRole("status").filter({ hasText: "✓ saved" })).toBeVisible();
+  await saved(page);
   await page.goto("/");
   await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
   expect(complaints).toEqual([]);

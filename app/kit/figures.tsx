@@ -42,8 +42,9 @@ export default function Figures({ loaderData: { facts } }: Route.ComponentProps)
   const [asked, setAsked] = useState("");
   const [onlyOwn, setOnlyOwn] = useState(false);
   const words = asked.toLowerCase().split(/\s+/).filter(Boolean);
+  // The figure just answered stays, with what was said of it, also when it is the usual one again.
   const shown = (id: FactId) =>
-    (!onlyOwn || facts[id] !== undefined) &&
+    (!onlyOwn || facts[id] !== undefined || reply?.values.id === id) &&
     words.every(word => FACTS[id].label.toLowerCase().includes(word));
   const groups = FACT_GROUPS.map(group => ({ ...group, ids: group.ids.filter(shown) })).filter(
     group => group.ids.length > 0,

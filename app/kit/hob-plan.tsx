@@ -9,20 +9,16 @@ import {
 import { type KeyboardEvent, useRef, useState } from "react";
 import { HOB_STEP_MM, placeBurner } from "~/core/kit";
 import type { Burner } from "~/core/reduction";
+import type { BurnerMoves } from "./use-burner-moves";
 
 const EDGE_MM = 40;
 /** The first millimetres of a press are a press, not a drag. */
 const DRAG_FROM_PX = 4;
 
 /** The hob from above, to be arranged: drag a burner, or focus it and use the arrows. */
-export function HobPlan({
-  burners,
-  onMove,
-}: {
-  burners: readonly Burner[];
-  onMove: (id: string, to: { xMm: number; yMm: number }) => void;
-}) {
-  const [said, setSaid] = useState<string | null>(null);
+export function HobPlan({ burners, move, state, refused }: BurnerMoves) {
+  /** Why it cannot stand where it was put, or where it stands now. */
+  const [said, setSaid] = useState<{ readonly problem?: string; readonly stands?: string }>({});
   const box = useRef<HTMLDivElement>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM_PX } }));
   const right = Math.max(0, ...burners.map(b => b.xMm + b.widthMm)) + EDGE_MM;
@@ -30,24 +26,22 @@ export function HobPlan({
   const wide = right + EDGE_MM;
   const deep = back + EDGE_MM;
 
-  const move = (burner: Burner, dxMm: number, dyMm: number) => {
+  const moveBy = (burner: Burner, dxMm: number, dyMm: number) => {
     const placed = placeBurner(burners, burner.id, { xMm: burner.xMm + dxMm, yMm: burner.yMm + dyMm });
-    if (!placed.ok) {
-      setSaid(`✕ ${placed.problems[0]?.message ?? ""}`);
-      return;
-    }
-    setSaid(
-      `${burner.name} stands ${placed.value.xMm / 10} cm from the left, ${placed.value.yMm / 10} cm from the front.`,
-    );
-    onMove(burner.id, placed.value);
+    if (!placed.ok) return setSaid({ problem: placed.problems[0]?.message ?? "" });
+    setSaid({
+      stands: `${burner.name} stands ${placed.value.xMm / 10} cm from the left, ${placed.value.yMm / 10} cm from the front.`,
+    });
+    move(burner.id, placed.value);
   };
   const dropped = ({ active, delta }: DragEndEvent) => {
     const burner = burners.find(b => b.id === active.id);
     const width = box.current?.clientWidth;
     if (!burner || !width) return;
     const mmPerPx = wide / width;
-    move(burner, delta.x * mmPerPx, -delta.y * mmPerPx);
+    moveBy(burner, delta.x * mmPerPx, -delta.y * mmPerPx);
   };
+  const problem = said.problem ?? refused;
   return (
     <div>
       <DndContext id="hob" sensors={sensors} onDragEnd={dropped}>
@@ -68,17 +62,17 @@ export function HobPlan({
                 width: `${(burner.widthMm / wide) * 100}%`,
                 height: `${(burner.depthMm / deep) * 100}%`,
               }}
-              onArrow={(dx, dy) => move(burner, dx * HOB_STEP_MM, dy * HOB_STEP_MM)}
+              onArrow={(dx, dy) => moveBy(burner, dx * HOB_STEP_MM, dy * HOB_STEP_MM)}
             />
           ))}
         </div>
       </DndContext>
-      <p
-        role="status"
-        className={`mt-2 min-h-6 text-sm ${said?.startsWith("✕") ? "text-beet" : "text-faded"}`}
-      >
-        {said ??
-          "Front is at the bottom. Drag a burner, or Tab to it and use the arrows; Shift makes bigger steps."}
+      <p role="status" className={`mt-2 min-h-6 text-sm ${problem ? "text-beet" : "text-faded"}`}>
+        {problem
+          ? `✕ ${problem}`
+          : said.stands
+            ? `${said.stands} ${state === "keeping" ? "Keeping it …" : "✓ kept"}`
+            : "Front is at the bottom. Drag a burner, or Tab to it and use the arrows; Shift makes bigger steps."}
       </p>
     </div>
   );

@@ -1,4 +1,4 @@
-import { Link, data, useFetcher } from "react-router";
+import { Link, data } from "react-router";
 import { kitchenSentence } from "./kitchen-words";
 import { placeBurner } from "~/core/kit";
 import { printMass, printNumber, printVolume, g } from "~/core/quantity";
@@ -16,6 +16,7 @@ import { HouseForm } from "./house-form";
 import { HobPlan } from "./hob-plan";
 import { NewBurner } from "./new-burner";
 import { Tools } from "./tools";
+import { useBurnerMoves } from "./use-burner-moves";
 import { VesselOutline } from "./vessel-outline";
 import { liningCaution } from "~/core/kit";
 
@@ -103,14 +104,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Kit · Hondaro" }];
 
 export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
   const { kitchen } = loaderData;
-  const move = useFetcher<KitReply>();
-  const pending = move.formData;
-  // What is being saved stands where it was put already.
-  const burners = kitchen.burners.map(b =>
-    pending?.get("id") === b.id
-      ? { ...b, xMm: Number(pending.get("xMm")), yMm: Number(pending.get("yMm")) }
-      : b,
-  );
+  const hob = useBurnerMoves(kitchen.burners);
   const reply = actionData as KitReply | undefined;
   return (
     <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
@@ -127,15 +121,7 @@ export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
         <section aria-label="Hob">
           <h2 className="text-xl">The hob</h2>
           <div className="mt-3">
-            <HobPlan
-              burners={burners}
-              onMove={(id, to) =>
-                void move.submit(
-                  { intent: "move", id, xMm: String(to.xMm), yMm: String(to.yMm) },
-                  { method: "post" },
-                )
-              }
-            />
+            <HobPlan {...hob} />
           </div>
         </section>
         <div className="space-y-8">
