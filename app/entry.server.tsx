@@ -50,11 +50,15 @@ export default function handleRequest(
   });
 }
 
-/** Name and places only: the message of a query, and the first lines of its stack, hold the parameters. */
+const codeOf = (error: unknown): string | undefined =>
+  error instanceof Error && "code" in error ? String(error.code) : undefined;
+
+/** Name, code and places only: the message of a query, and the first lines of its stack, hold the parameters. */
 const describe = (error: unknown) =>
   error instanceof Error
     ? {
         name: error.name,
+        code: codeOf(error) ?? codeOf(error.cause),
         at: error.stack
           ?.split("\n")
           .filter(line => line.startsWith("    at "))

@@ -124,6 +124,7 @@ export async function startMariadb(folder) {
       "--character-set-server=utf8mb4",
       "--collation-server=utf8mb4_uca1400_as_ci",
       "--max-connections=60",
+      "--connect-timeout=60",
       ...asRoot(),
     ],
     // In a group of its own: Ctrl+C reaches Hondaro first, which stops the application before its database.

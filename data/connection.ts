@@ -17,9 +17,21 @@ export interface Connection {
   readonly close: () => Promise<void>;
 }
 
+/**
+ * A machine that is busy just after a start may take this long to shake hands; ours waits on loopback, where nothing else
+ * makes it late, ms.
+ */
+const CONNECT_PATIENCE_MS = 60_000;
+
 /** Opens a pool whose sessions all think in UTC. */
 export function openDatabase(url: string): Connection {
-  const pool = createPool({ uri: url, timezone: "Z", connectionLimit: 8, charset: "utf8mb4_unicode_ci" });
+  const pool = createPool({
+    uri: url,
+    timezone: "Z",
+    connectionLimit: 8,
+    connectTimeout: CONNECT_PATIENCE_MS,
+    charset: "utf8mb4_unicode_ci",
+  });
   pool.pool.on("connection", connection => connection.query("SET time_zone = '+00:00'"));
   return {
     db: connect(pool),

@@ -15,6 +15,8 @@ const freePort = () =>
 async function serve(port: number): Promise<ChildProcess> {
   const child = spawn(process.execPath, ["server/index.js"], {
     env: { ...process.env, NODE_ENV: "production", PORT: String(port), HOST: "127.0.0.1" },
+    // What it cannot do is told beside the test that met it.
+    stdio: "inherit",
   });
   await expect
     .poll(() =>

@@ -12,13 +12,13 @@ import {
 } from "~/core/formula";
 import { memo } from "react";
 import { ALLERGENS } from "~/core/larder";
-import { dissolvedPct } from "~/core/pot";
 import { printKilograms, printLength, printNumber, g } from "~/core/quantity";
 import { bandOf } from "~/core/texture";
 import { type Vessel, geometryOfVessel } from "~/core/vessel";
 import { bandText, daysText } from "../text/format";
 import { Ask } from "../ui/ask";
 import { SpoonPicture } from "../ui/body-scale";
+import { lookOf } from "../ui/liquid";
 import { type GhostLevel, PotSection, snugHeight } from "../ui/pot-section";
 
 /** Fat on top is a little lighter than water, g/ml. */
@@ -103,7 +103,7 @@ export const PotPanel = memo(function PotPanel({
             levelMm={state.levelMm}
             bulkMm={state.pot.solids.length ? (state.bulkLevelMm ?? (state.levelMm ?? 40) * 0.8) : 0}
             floatFatMm={fatLayerMm(state)}
-            dissolvedPct={dissolvedPct(state.pot.liquor)}
+            liquid={lookOf(state.pot.liquor)}
             ghosts={
               state.mark
                 ? [{ levelMm: state.mark.startMm, label: `start ${printNumber(state.mark.startMm)}` }]
@@ -171,7 +171,7 @@ export const PotPanel = memo(function PotPanel({
               </span>
             )}
             {state.body.warnings.map(w => (
-              <span key={w.code} className="block text-saffron-ink">
+              <span key={w.code + w.message} className="block text-saffron-ink">
                 ▲ {w.message}
               </span>
             ))}

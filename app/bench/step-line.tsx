@@ -11,6 +11,7 @@ import { type KeyboardEvent, createContext, memo, useContext, useMemo, useRef } 
 import { FIGURES, type FigureId, type FormulaDocument, type StepIntervals, moveStep } from "~/core/formula";
 import { useSettled } from "../ui/use-settled";
 import { AddStep } from "./add-step";
+import { dragWords } from "./drag-words";
 import type { Face } from "./faces";
 import { IngredientNames } from "./ingredient-field";
 import type { LineNow } from "./line-now";
@@ -70,6 +71,7 @@ export function StepLine({
         id="steps"
         sensors={sensors}
         collisionDetection={closestCenter}
+        accessibility={dragWords(ids)}
         onDragEnd={({ active, over }) => {
           if (!over || active.id === over.id) return;
           edit(d =>

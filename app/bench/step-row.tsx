@@ -96,7 +96,7 @@ export const StepRow = memo(function StepRow({
         ))}
         <LongSimmerNotice step={step} formula={formula} />
         {(state ? [...state.warnings, ...doubts] : NONE).map(warning => (
-          <p key={warning.code} className="mt-1 text-sm text-saffron-ink">
+          <p key={warning.code + warning.message} className="mt-1 text-sm text-saffron-ink">
             ▲ {warning.message}
           </p>
         ))}

@@ -1,11 +1,11 @@
 import { type StateAfterStep, type StepIntervals, kindOf, cautionsAt } from "~/core/formula";
 import { type Display, massFor } from "~/core/house";
 import { densityOf } from "~/core/larder";
-import { dissolvedPct } from "~/core/pot";
 import { g, printDuration, printLength, printMass, printNumber, s } from "~/core/quantity";
 import { grossTarget } from "~/core/vessel";
 import { vesselInWords } from "../bench/pot-panel";
 import { bandText, durationBandText, gramsBand } from "../text/format";
+import { lookOf } from "../ui/liquid";
 import { PotSection, snugHeight } from "../ui/pot-section";
 
 const bracketed = (text: string): string => text && `(${text})`;
@@ -127,7 +127,7 @@ export function Mark({ state, index }: { state: StateAfterStep; index: number })
         vessel={vessel}
         levelMm={mark ? mark.startMm : state.levelMm}
         bulkMm={state.pot.solids.length ? (state.bulkLevelMm ?? 0) : 0}
-        dissolvedPct={dissolvedPct(state.pot.liquor)}
+        liquid={lookOf(state.pot.liquor)}
         mark={level === null ? null : { levelMm: level, label: `${printNumber(level)} mm` }}
         stick
         width={250}

@@ -139,7 +139,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           </dl>
         </header>
         {walked.problems.map(problem => (
-          <p key={problem.code} role="alert" className="mt-3 text-beet">
+          <p key={problem.code + problem.message} role="alert" className="mt-3 text-beet">
             ✕ At this size: {problem.message}
           </p>
         ))}

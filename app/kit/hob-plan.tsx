@@ -1,5 +1,6 @@
 import {
   DndContext,
+  type DndContextProps,
   type DragEndEvent,
   PointerSensor,
   useDraggable,
@@ -11,6 +12,16 @@ import { HOB_STEP_MM, placeBurner } from "~/core/kit";
 import type { Burner } from "~/core/reduction";
 import type { BurnerMoves } from "./use-burner-moves";
 
+/** Where a burner stands is said below the hob, whichever way it was moved. */
+const BY_ARROWS: DndContextProps["accessibility"] = {
+  screenReaderInstructions: { draggable: "The arrows move the burner, with Shift in bigger steps." },
+  announcements: {
+    onDragStart: () => undefined,
+    onDragOver: () => undefined,
+    onDragEnd: () => undefined,
+    onDragCancel: () => undefined,
+  },
+};
 const EDGE_MM = 40;
 /** The first millimetres of a press are a press, not a drag. */
 const DRAG_FROM_PX = 4;
@@ -44,7 +55,7 @@ export function HobPlan({ burners, move, state, refused }: BurnerMoves) {
   const problem = said.problem ?? refused;
   return (
     <div>
-      <DndContext id="hob" sensors={sensors} onDragEnd={dropped}>
+      <DndContext id="hob" sensors={sensors} onDragEnd={dropped} accessibility={BY_ARROWS}>
         <div
           ref={box}
           role="group"

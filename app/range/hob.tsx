@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import type { Burner } from "~/core/reduction";
 import { profileMm } from "~/core/vessel";
 import { betweenTimes, minutesLeft, momentOf } from "../text/format";
-import { liquidColour } from "../ui/liquid";
+import { isDark, liquidColour } from "../ui/liquid";
 import type { PotNow } from "./pot-now";
 
 /** The hob's edge around its burners, mm. */
@@ -130,7 +130,7 @@ function PotFromAbove({
   const mark = start * drawnIn;
   const progress = forecast?.progress ?? 0;
   const liquid = start - (start - mark) * progress;
-  const dark = pot.dissolvedPct > 1.8;
+  const dark = isDark(pot.liquid);
   const ink = dark ? "#ffffff" : "#231f2b";
   const size = Math.max(32, Math.min(50, r * 0.25));
   const left = forecast ? minutesLeft(forecast.endsAt - now) : "begin";
@@ -167,14 +167,14 @@ function PotFromAbove({
         strokeDasharray="3 9"
         strokeLinecap="round"
       />
-      <circle cx={x} cy={y} r={liquid} fill={liquidColour(pot.dissolvedPct)} />
+      <circle cx={x} cy={y} r={liquid} fill={liquidColour(pot.liquid)} />
       <circle cx={x} cy={y} r={mark} fill="none" stroke={dark ? "#ffd9bd" : "#a9502a"} strokeWidth={5} />
       <g
         textAnchor="middle"
         fill={ink}
         fontFamily="var(--font-sans)"
         // A rim of the liquid's own colour keeps the words clear of the lines they cross.
-        stroke={liquidColour(pot.dissolvedPct)}
+        stroke={liquidColour(pot.liquid)}
         strokeWidth={9}
         strokeLinejoin="round"
         paintOrder="stroke"

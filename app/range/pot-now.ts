@@ -1,11 +1,12 @@
 import type { FactValues } from "~/core/facts";
 import { type Kitchen, type KitchenData, displacedIn, heapsOf, kindOf, openKitchen } from "~/core/formula";
-import { dissolvedPct, liquorMass, volumeMlOf } from "~/core/pot";
+import { liquorMass, volumeMlOf } from "~/core/pot";
 import { waysToRead } from "~/core/kit";
 import { type Grams, g, ml } from "~/core/quantity";
 import { type LiveForecast, type RunState, type StepBand, UNKNOWN_BAND, fold, forecastOf } from "~/core/run";
 import { type Vessel, bulkMl, geometryOfVessel } from "~/core/vessel";
 
+import { type LiquidLook, lookOf } from "../ui/liquid";
 import type { LiveRun } from "./live-run.server";
 
 /** A pot as it should stand at this moment. */
@@ -32,7 +33,7 @@ export interface PotNow {
   readonly grossMarkG: Grams | null;
   /** How its contents can be read: a pot too heavy for the scales here is dipped. */
   readonly reading: { readonly weigh: boolean; readonly words: string };
-  readonly dissolvedPct: number;
+  readonly liquid: LiquidLook;
   /** Height of the heap of solids, 0 without any. */
   readonly bulkMm: number;
 }
@@ -85,7 +86,7 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
       kitchen.appliances,
       g((vessel?.tareG ?? 0) + (forecast?.massNowG ?? foreseen?.massG ?? 0)),
     ),
-    dissolvedPct: dissolvedPct(endPot.liquor),
+    liquid: lookOf(endPot.liquor),
     bulkMm: bulkOf(endPot, vessel, opened),
   };
 }

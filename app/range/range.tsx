@@ -108,7 +108,7 @@ function OffTheFire({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone
             vessel={pot.vessel}
             levelMm={pot.nowMm}
             bulkMm={pot.bulkMm}
-            dissolvedPct={pot.dissolvedPct}
+            liquid={pot.liquid}
             width={92}
             height={64}
             gutter={8}

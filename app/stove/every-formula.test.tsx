@@ -74,8 +74,10 @@ test.each(EVERY_FORMULA)(
         expect(pot.nowHiMm, when).toBeGreaterThanOrEqual(pot.nowMm - 1e-6);
       }
       expect(pot.title.length, when).toBeGreaterThan(2);
-      expect(pot.dissolvedPct, when).toBeGreaterThanOrEqual(0);
-      expect(pot.dissolvedPct, when).toBeLessThanOrEqual(100);
+      for (const share of Object.values(pot.liquid)) {
+        expect(share, when).toBeGreaterThanOrEqual(0);
+        expect(share, when).toBeLessThanOrEqual(100);
+      }
     }
   },
 );

@@ -21,7 +21,7 @@ export function MiniPot({ live, kitchen, now }: { live: LiveRun; kitchen: Kitche
           vessel={pot.vessel}
           levelMm={pot.nowMm}
           mark={pot.markMm === null ? null : { levelMm: pot.markMm, label: "" }}
-          dissolvedPct={pot.dissolvedPct}
+          liquid={pot.liquid}
           width={56}
           height={52}
           gutter={6}

@@ -93,7 +93,7 @@ export function PotLive({
         vessel={vessel}
         levelMm={pot.nowMm}
         bulkMm={pot.bulkMm}
-        dissolvedPct={pot.dissolvedPct}
+        liquid={pot.liquid}
         ghosts={pot.startMm !== null && moving ? [{ levelMm: pot.startMm, label: "" }] : []}
         mark={!progress || pot.endMm === null ? null : { levelMm: pot.endMm, label: "" }}
         stick={vessel.use !== "tray"}

@@ -1,7 +1,6 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, test } from "vitest";
 import { DEMO_VESSELS } from "~/demo/vessels";
-import { liquidColour } from "./liquid";
 import { PotSection, placePot, snugHeight } from "./pot-section";
 
 afterEach(cleanup);
@@ -39,7 +38,7 @@ describe("the pot section is true to scale", () => {
       <PotSection
         vessel={vessel("tall-1")}
         levelMm={120}
-        dissolvedPct={2}
+        liquid={{ dissolvedPct: 2, fatPct: 0, waterPct: 98 }}
         ghosts={[
           { levelMm: 122, label: "cover 122" },
           { levelMm: 121, label: "simmer 121" },
@@ -56,15 +55,4 @@ describe("the pot section is true to scale", () => {
     const [a, b] = ["cover 122", "simmer 121"].map(text => Number(screen.getByText(text).getAttribute("y")));
     expect(Math.abs((a ?? 0) - (b ?? 0))).toBeGreaterThanOrEqual(14);
   });
-});
-
-test("the liquid deepens with what is dissolved in it", () => {
-  const brightness = (pct: number) =>
-    liquidColour(pct)
-      .match(/\d+/g)
-      ?.reduce((sum, n) => sum + Number(n), 0) ?? 0;
-  expect(brightness(0)).toBeGreaterThan(brightness(3));
-  expect(brightness(3)).toBeGreaterThan(brightness(20));
-  expect(brightness(20)).toBeGreaterThan(brightness(60));
-  expect(liquidColour(90)).toBe(liquidColour(60));
 });

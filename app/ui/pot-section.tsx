@@ -1,6 +1,6 @@
 import { useId } from "react";
 import { type Vessel, geometryOfVessel, profileMm } from "~/core/vessel";
-import { liquidColour } from "./liquid";
+import { type LiquidLook, liquidColour } from "./liquid";
 import { Handles, Solids } from "./pot-parts";
 
 export interface GhostLevel {
@@ -14,7 +14,7 @@ export interface PotSectionProps {
   /** Height of the heap of solids. */
   bulkMm?: number;
   floatFatMm?: number;
-  dissolvedPct: number;
+  liquid: LiquidLook;
   ghosts?: readonly GhostLevel[];
   mark?: { readonly levelMm: number; readonly label: string } | null;
   /** Dip-stick drawn in the pot. */
@@ -69,7 +69,7 @@ export function PotSection(props: PotSectionProps) {
     levelMm,
     bulkMm = 0,
     floatFatMm = 0,
-    dissolvedPct,
+    liquid,
     ghosts = [],
     mark,
     stick,
@@ -122,8 +122,8 @@ export function PotSection(props: PotSectionProps) {
           <path d={outline(heightMm)} />
         </clipPath>
         <linearGradient id={`${clip}-liquid`} x1="0" y1="0" x2="0" y2="1">
-          <stop offset="0" stopColor={liquidColour(dissolvedPct, 1.06)} />
-          <stop offset="1" stopColor={liquidColour(dissolvedPct, 0.8)} />
+          <stop offset="0" stopColor={liquidColour(liquid, 1.06)} />
+          <stop offset="1" stopColor={liquidColour(liquid, 0.8)} />
         </linearGradient>
       </defs>
       <path d={outline(heightMm)} fill={night ? "#221d29" : "#ffffff"} opacity={night ? 1 : 0.75} />

@@ -24,7 +24,7 @@ export const panSauce = defineFamily({
   name: "Pan sauce",
   group: "sauces",
   method:
-    "Sweat shallots on the fond, lift with the liquid, reduce it, wet with stock, reduce to nappe, pass, finish, season last.",
+    "Sweat shallots on the fond, lift with the liquid, reduce it, wet with stock, reduce until it films the spoon, pass, finish, season last.",
   servedAs: "pan-sauce",
   portionG: 40,
   overagePct: 5,
