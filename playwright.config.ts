@@ -5,8 +5,8 @@ export default defineConfig({
   testDir: "e2e",
   testMatch: "*.spec.ts",
   // Not how fast it must be: how long a busy machine may take before it counts as stuck.
-  timeout: 240_000,
-  expect: { timeout: 30_000 },
+  timeout: 480_000,
+  expect: { timeout: 60_000 },
   // One kitchen, one range: the tests cook on it in turn.
   workers: 1,
   use: {

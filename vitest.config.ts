@@ -12,7 +12,7 @@ export default defineConfig({
           environment: "node",
           include: ["{core,cli,demo,speed}/**/*.test.ts"],
           // Property tests that walk whole lines take seconds on a busy machine; none is held to a time.
-          testTimeout: 30_000,
+          testTimeout: 120_000,
           // The core keeps nothing between two calls, so its tests may share what they import: five times as fast.
           isolate: false,
         },
@@ -25,7 +25,7 @@ export default defineConfig({
           include: ["app/**/*.test.{ts,tsx}"],
           setupFiles: ["vitest.setup.ui.ts"],
           // As above: every formula drawn at every moment takes seconds on a busy machine.
-          testTimeout: 30_000,
+          testTimeout: 120_000,
           isolate: false,
         },
       },
@@ -37,7 +37,7 @@ export default defineConfig({
           include: ["{data,app,server}/**/*.dbtest.ts"],
           fileParallelism: false,
           globalSetup: ["data/testing/server.ts"],
-          testTimeout: 30_000,
+          testTimeout: 120_000,
         },
       },
     ],
