@@ -151,7 +151,7 @@ export const PotPanel = memo(function PotPanel({
       )}
       {state?.body && (
         <div className="mt-4 flex items-center gap-4">
-          <SpoonPicture body={state.body.thickness} width={96} />
+          <SpoonPicture body={state.body.thickness} liquid={lookOf(state.pot.liquor)} width={96} />
           <p className="text-sm">
             body{" "}
             <Ask
@@ -162,7 +162,7 @@ export const PotPanel = memo(function PotPanel({
               {printNumber(state.body.thickness)}
             </Ask>{" "}
             <span className="text-faded">{bandText(intervals[index]?.figures.body, 1, 0)}</span>,{" "}
-            {bandOf(state.body.thickness).name} at {printNumber(state.body.atC)} °C
+            {bandOf(state.body.thickness).name} at {printNumber(state.body.atC)}&nbsp;°C
             {across.length > 0 && (
               <span className="block text-faded">
                 {across

@@ -1,6 +1,7 @@
 import { useId } from "react";
 import { BANDS, bandOf, endOf } from "~/core/texture";
 import { printNumber } from "~/core/quantity";
+import { type LiquidLook, liquidColour } from "./liquid";
 
 /** The poured edge of the scale: it stands higher the thicker the sauce is. */
 const HEIGHT = 64;
@@ -96,7 +97,16 @@ export function BodyScale({
 }
 
 /** The back of a spoon dipped in it, with a finger’s line drawn across: how it coats is seen, not read. */
-export function SpoonPicture({ body, width = 132 }: { body: number; width?: number }) {
+export function SpoonPicture({
+  body,
+  liquid,
+  width = 132,
+}: {
+  body: number;
+  liquid: LiquidLook;
+  width?: number;
+}) {
+  const colour = liquidColour(liquid, 0.96);
   const coat = Math.max(0, Math.min(1, (body - 14) / 55));
   // The line closes at once in a thin sauce and stays wide and sharp in a thick one.
   const line = body < 24 ? 0 : Math.min(1, (body - 22) / 30);
@@ -104,13 +114,13 @@ export function SpoonPicture({ body, width = 132 }: { body: number; width?: numb
   return (
     <svg viewBox="0 0 132 84" width={width} role="img" aria-label={`The back of a spoon: ${name}, ${seen}`}>
       <path d="M84 44 L130 38" stroke="#9a9384" strokeWidth="7" strokeLinecap="round" />
-      <ellipse cx="48" cy="46" rx="42" ry="30" fill="#cfc8b8" />
+      <ellipse cx="48" cy="46" rx="42" ry="30" fill="#a8a3ab" />
       <ellipse cx="48" cy="46" rx="42" ry="30" fill="none" stroke="#8d8676" strokeWidth="2" />
-      <ellipse cx="48" cy="46" rx={41} ry={29} fill="#9a6430" opacity={0.12 + 0.8 * coat} />
+      <ellipse cx="48" cy="46" rx={41} ry={29} fill={colour} opacity={0.12 + 0.8 * coat} />
       {line > 0 && (
         <path
           d="M10 38 C30 50 62 52 88 42"
-          stroke="#cfc8b8"
+          stroke="#a8a3ab"
           strokeWidth={3 + 8 * line}
           strokeLinecap="round"
           fill="none"
@@ -118,11 +128,7 @@ export function SpoonPicture({ body, width = 132 }: { body: number; width?: numb
         />
       )}
       {coat > 0.05 && (
-        <path
-          d={`M${34 - 6 * coat} 74 q6 ${4 + 10 * coat} 12 0`}
-          fill="#9a6430"
-          opacity={0.35 + 0.6 * coat}
-        />
+        <path d={`M${34 - 6 * coat} 74 q6 ${4 + 10 * coat} 12 0`} fill={colour} opacity={0.35 + 0.6 * coat} />
       )}
     </svg>
   );

@@ -21,6 +21,7 @@ import {
 } from "~/core/texture";
 import { SAUCE_BUTTER_G_PER_L, SOUP_BUTTER_G_PER_L, THICKENERS, butterFor } from "~/core/thickening";
 import { BodyScale, SpoonPicture } from "../../ui/body-scale";
+import { lookOf } from "../../ui/liquid";
 import { Button } from "../../ui/button";
 import type { Formula } from "../use-formula";
 import { BodyReadings } from "./body-readings";
@@ -92,11 +93,11 @@ export function BindingPanel({
         </div>
         <div className="flex gap-4 text-center text-xs text-faded">
           <div>
-            <SpoonPicture body={body.thickness} />
+            <SpoonPicture body={body.thickness} liquid={lookOf(last.pot.liquor)} />
             now
           </div>
           <div>
-            <SpoonPicture body={want} />
+            <SpoonPicture body={want} liquid={lookOf(last.pot.liquor)} />
             wanted
           </div>
         </div>
