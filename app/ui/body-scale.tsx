@@ -113,10 +113,10 @@ export function SpoonPicture({
   const { name, seen } = bandOf(body);
   return (
     <svg viewBox="0 0 132 84" width={width} role="img" aria-label={`The back of a spoon: ${name}, ${seen}`}>
-      <path d="M84 44 L130 38" stroke="#9a9384" strokeWidth="7" strokeLinecap="round" />
+      <path d="M84 44 L130 38" stroke="#8d8894" strokeWidth="7" strokeLinecap="round" />
       <ellipse cx="48" cy="46" rx="42" ry="30" fill="#a8a3ab" />
-      <ellipse cx="48" cy="46" rx="42" ry="30" fill="none" stroke="#8d8676" strokeWidth="2" />
-      <ellipse cx="48" cy="46" rx={41} ry={29} fill={colour} opacity={0.12 + 0.8 * coat} />
+      <ellipse cx="48" cy="46" rx="42" ry="30" fill="none" stroke="#77727e" strokeWidth="2" />
+      <ellipse cx="48" cy="46" rx={41} ry={29} fill={colour} opacity={Math.min(1, 0.12 + 1.6 * coat)} />
       {line > 0 && (
         <path
           d="M10 38 C30 50 62 52 88 42"
@@ -128,7 +128,7 @@ export function SpoonPicture({
         />
       )}
       {coat > 0.05 && (
-        <path d={`M${34 - 6 * coat} 74 q6 ${4 + 10 * coat} 12 0`} fill={colour} opacity={0.35 + 0.6 * coat} />
+        <path d={`M${34 - 6 * coat} 74 q6 ${4 + 10 * coat} 12 0`} fill={colour} opacity={Math.min(1, 0.35 + 1.2 * coat)} />
       )}
     </svg>
   );
