@@ -128,7 +128,11 @@ export function SpoonPicture({
         />
       )}
       {coat > 0.05 && (
-        <path d={`M${34 - 6 * coat} 74 q6 ${4 + 10 * coat} 12 0`} fill={colour} opacity={Math.min(1, 0.35 + 1.2 * coat)} />
+        <path
+          d={`M${34 - 6 * coat} 74 q6 ${4 + 10 * coat} 12 0`}
+          fill={colour}
+          opacity={Math.min(1, 0.35 + 1.2 * coat)}
+        />
       )}
     </svg>
   );
