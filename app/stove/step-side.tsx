@@ -144,7 +144,10 @@ export function StepSide({
         </p>
       ))}
       {progress.foreseen?.warnings.map(warning => (
-        <p key={warning.code + warning.message} className="rounded-lg border border-glow/60 px-3 py-2 text-sm text-glow">
+        <p
+          key={warning.code + warning.message}
+          className="rounded-lg border border-glow/60 px-3 py-2 text-sm text-glow"
+        >
           ▲ {warning.message}
         </p>
       ))}
