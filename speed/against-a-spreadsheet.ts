@@ -53,7 +53,9 @@ interface Sheet {
     line: number,
   ): Record<"mass" | "volume" | "level" | "temperature" | "brix" | "salt %" | "spent", number>;
 }
-const { layOut } = (await import(new URL("./spreadsheet/sheet.mjs", import.meta.url).href)) as {
+const place = process.env.HONDARO_SHEET;
+if (!place) throw new Error("HONDARO_SHEET does not say where the sheet is; ./hondaro bench does.");
+const { layOut } = (await import(place)) as {
   layOut: (model: object) => Sheet;
 };
 const sheet = layOut({
