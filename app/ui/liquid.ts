@@ -17,6 +17,8 @@ const MELTED_FAT: Rgb = [0xe2, 0xbf, 0x5a];
 const LIGHTENS_PCT = 10;
 /** With less water than this, %, fat is no longer in droplets. By eye. */
 const DROPLETS_FROM_WATER_PCT = 5;
+/** Below this brightness, 0 black to 255 white, light words are read better. By eye. */
+const DARK_BELOW = 155;
 
 /** What the eye sees of a liquid. */
 export interface LiquidLook {
@@ -63,5 +65,6 @@ export const liquidColour = (look: LiquidLook, shade = 1): string => css(rgbOf(l
 /** Whether light words are read better on it than dark ones. */
 export function isDark(look: LiquidLook): boolean {
   const [r, g, b] = rgbOf(look);
-  return 0.299 * r + 0.587 * g + 0.114 * b < 155;
+  // Brightness as the eye weighs the three colours: ITU-R BT.601, luma.
+  return 0.299 * r + 0.587 * g + 0.114 * b < DARK_BELOW;
 }

@@ -21,7 +21,7 @@ export const emulsify = defineStep({
   schema,
   blank: id => ({ id, kind: "emulsify" as const, lines: [], tool: "whisk" as const, durationMin: 7 }),
   title: (_step, names) => (names.length ? `Beat in ${names.join(", ")}` : "Beat to an emulsion"),
-  detail: step => `${step.tool}; thin drops for the first tenth, then a thread`,
+  detail: step => `${step.tool}; any fat in thin drops for the first tenth, then in a thread`,
   cue: "it holds the track of the whisk and shines",
   cautions: () => [],
   place: "bench",

@@ -14,7 +14,7 @@ export const season = defineStep({
   blank: id => ({ id, kind: "season" as const, lines: [], durationMin: 2 }),
   title: (_step, names) => (names.length ? `Season: ${names.join(", ")}` : "Season"),
   detail: () => "half first, stir, taste, then the rest",
-  cue: "tasted twice, as hot as it will be eaten",
+  cue: "tasted twice, as hot or cold as it will be eaten",
   cautions: () => [],
   place: "fire",
   attention: "watch",
