@@ -1,27 +1,18 @@
 import { spawn } from "node:child_process";
-import { existsSync, readFileSync, rmSync, statfsSync, writeFileSync } from "node:fs";
+import { statfsSync } from "node:fs";
 import { createServer } from "node:net";
-import { join } from "node:path";
 import { ensureBuild } from "./build.mjs";
+import { keepDatabase } from "./keep-database.mjs";
 import { checkDataFolder, makeFolder, startMariadb } from "./mariadb.mjs";
 import { readOptions } from "./options.mjs";
 import { ensurePackages } from "./packages.mjs";
 import { dataFolder, inRoot } from "./paths.mjs";
+import { endLeft, forgetRunning, whatRuns, writeRunning } from "./running.mjs";
 import { Trouble, say } from "./say.mjs";
-import { endProcess, isAlive, runProgram, tail } from "./shell.mjs";
+import { endProcess, runProgram, tail } from "./shell.mjs";
 
 const LEAST_FREE_MB = Number(process.env.HONDARO_LEAST_FREE_MB ?? 400);
 const HOST = "127.0.0.1";
-
-export const runningFile = folder => join(folder, "running.json");
-
-/** What is running below a folder, or null. */
-export function whatRuns(folder) {
-  const file = runningFile(folder);
-  if (!existsSync(file)) return null;
-  const running = JSON.parse(readFileSync(file, "utf8"));
-  return isAlive(running.pid) ? running : { ...running, pid: null };
-}
 
 const portFree = port =>
   new Promise((resolve, reject) => {
@@ -92,6 +83,10 @@ export async function run(args) {
     say.line(`Hondaro is running already: ${running.url}  (./hondaro stop ends it)`);
     return 0;
   }
+  if (running?.serverPid || running?.mariadbPid) {
+    say.step("Ending what an earlier start left running …");
+    await endLeft(folder, running);
+  }
   await checkPort(options.port);
   makeFolder(folder);
   checkSpace(folder);
@@ -100,13 +95,15 @@ export async function run(args) {
   await ensureBuild();
 
   let mariadb = null;
+  let kept = null;
   let server = null;
   let stopping = null;
   const stop = () =>
     (stopping ??= (async () => {
+      await kept?.rest();
       if (server) await endProcess(server.pid);
-      if (mariadb) await mariadb.stop();
-      rmSync(runningFile(folder), { force: true });
+      await (kept?.now() ?? mariadb)?.stop();
+      forgetRunning(folder);
     })());
   const ended = new Promise(resolve => {
     for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"])
@@ -129,24 +126,30 @@ export async function run(args) {
     if (stopping) return ended;
     server = await startServer(options.port, url);
     const address = `http://${HOST}:${options.port}`;
-    writeFileSync(
-      runningFile(folder),
-      JSON.stringify({
+    const remember = database =>
+      writeRunning(folder, {
         pid: process.pid,
         serverPid: server.pid,
-        mariadbPid: mariadb?.pid ?? null,
+        mariadbPid: database?.pid ?? null,
         url: address,
-      }),
+      });
+    remember(mariadb);
+    const endWith = (what, advice) => {
+      if (stopping) return;
+      say.trouble(what, advice);
+      void stop().then(() => process.exit(1));
+    };
+    if (mariadb)
+      kept = keepDatabase(folder, mariadb, {
+        restarted: remember,
+        givenUp: error => endWith(error.message, error.advice),
+      });
+    server.on("exit", code =>
+      endWith(
+        `The application ended by itself (code ${code}).`,
+        "Its last words stand above; ./hondaro start begins again.",
+      ),
     );
-    server.on("exit", code => {
-      if (!stopping) {
-        say.trouble(
-          `The application ended by itself (code ${code}).`,
-          "Its last words stand above; ./hondaro start begins again.",
-        );
-        void stop().then(() => process.exit(1));
-      }
-    });
     say.line(`\nHondaro serves the kitchen on ${address}   (Ctrl+C or ./hondaro stop ends it)\n`);
     return await ended;
   } catch (error) {

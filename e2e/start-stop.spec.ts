@@ -1,5 +1,5 @@
 import { execFile, spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { promisify } from "node:util";
@@ -18,12 +18,13 @@ const freePort = () =>
     });
   });
 
-test("start sets everything up, a second start is quick and changes nothing, stop leaves nothing behind", async () => {
+/** A kitchen of its own below a throw-away folder, and how it is. */
+async function place() {
   const folder = mkdtempSync(join(tmpdir(), "hondaro-start-"));
   const port = await freePort();
   const command = ["start", "--port", String(port), "--data", folder];
-  const health = () =>
-    fetch(`http://127.0.0.1:${port}/healthz`).then(
+  const ask = (path: string) =>
+    fetch(`http://127.0.0.1:${port}/${path}`).then(
       r => r.text(),
       () => "nobody there",
     );
@@ -36,25 +37,71 @@ test("start sets everything up, a second start is quick and changes nothing, sto
       .toContain(`serves the kitchen on http://127.0.0.1:${port}`);
     return { child, said: () => said };
   };
+  const stop = async () => (await run("./hondaro", ["stop", "--data", folder], { env })).stdout;
+  return { folder, port, command, ask, begin, stop, running: join(folder, "running.json") };
+}
+
+interface Running {
+  readonly pid: number;
+  readonly serverPid: number;
+  readonly mariadbPid: number;
+}
+const readRunning = (file: string) => JSON.parse(readFileSync(file, "utf8")) as Running;
+
+test("start sets everything up, a second start is quick and changes nothing, stop leaves nothing behind", async () => {
+  const { folder, port, command, ask, begin, stop } = await place();
   const first = await begin();
   expect(first.said()).toContain("Loaded the demo kitchen");
-  expect(await health()).toBe("ok");
+  expect(await ask("healthz")).toBe("ok");
   const page = await fetch(`http://127.0.0.1:${port}/who`);
   expect(page.headers.get("content-security-policy")).toContain("'nonce-");
   expect(page.headers.get("x-content-type-options")).toBe("nosniff");
   expect(page.headers.get("x-frame-options")).toBe("DENY");
 
   expect((await run("./hondaro", command, { env })).stdout).toContain("running already");
-  expect((await run("./hondaro", ["stop", "--data", folder], { env })).stdout).toContain("has stopped");
-  expect(await health()).toBe("nobody there");
+  expect(await stop()).toContain("has stopped");
+  expect(await ask("healthz")).toBe("nobody there");
 
   const second = await begin();
   expect(second.said()).not.toContain("Loaded the demo kitchen");
   second.child.kill("SIGINT");
   await new Promise(resolve => second.child.on("exit", resolve));
-  expect(await health()).toBe("nobody there");
-  expect((await run("./hondaro", ["stop", "--data", folder], { env })).stdout).toContain(
-    "Nothing of Hondaro is running",
+  expect(await ask("healthz")).toBe("nobody there");
+  expect(await stop()).toContain("Nothing of Hondaro is running");
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test("a database that ends by itself is started again; what a starter that died alone left is ended first", async () => {
+  const { folder, ask, begin, stop, running } = await place();
+  const first = await begin();
+  expect(await ask("readyz")).toBe("ready");
+  const before = readRunning(running);
+  process.kill(before.mariadbPid, "SIGKILL");
+  await expect.poll(first.said).toContain("The database is back.");
+  await expect.poll(() => ask("readyz")).toBe("ready");
+  const after = readRunning(running);
+  expect({ ...after, mariadbPid: before.mariadbPid }).toEqual(before);
+  expect(after.mariadbPid).not.toBe(before.mariadbPid);
+
+  process.kill(after.pid, "SIGKILL");
+  expect(await ask("healthz")).toBe("ok");
+  const second = await begin();
+  expect(second.said()).toContain("Ending what an earlier start left running");
+  expect(second.said()).not.toContain("Loaded the demo kitchen");
+  expect(await ask("readyz")).toBe("ready");
+  expect(await stop()).toContain("has stopped");
+  expect(await ask("healthz")).toBe("nobody there");
+
+  // After a power cut the numbers may be other programs' by now: they are left alone.
+  const other = spawn("sleep", ["600"]);
+  writeFileSync(
+    running,
+    JSON.stringify({ ...after, pid: other.pid, serverPid: other.pid, mariadbPid: other.pid }),
   );
+  const third = await begin();
+  expect(third.said()).not.toMatch(/running already|left running/);
+  expect(await stop()).toContain("has stopped");
+  expect(other.exitCode ?? other.signalCode).toBeNull();
+  other.kill();
   rmSync(folder, { recursive: true, force: true });
 });

@@ -26,6 +26,7 @@ beforeEach(async () => {
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
+  vi.useRealTimers();
 });
 
 const weighed = (netG: number) => ({ kind: "weighed", stepId: "s1", netG }) as const;
@@ -61,6 +62,18 @@ describe("readings of a run on this device", () => {
     act(() => void window.dispatchEvent(new Event("online")));
     await waitFor(() => expect(now().waiting).toBe(0));
     expect(sent.map(e => e.payload)).toEqual([weighed(4000), weighed(3900)]);
+  });
+  test("what is logged in one moment goes in the order it was logged", async () => {
+    vi.useFakeTimers({ now: NOW, toFake: ["Date"] });
+    online = false;
+    const masses = Array.from({ length: 12 }, (_, i) => weighed(5000 - 100 * i));
+    const { now } = opened();
+    act(() => masses.forEach(mass => now().log(mass)));
+    await waitFor(async () => expect(await pendingOf(RUN)).toHaveLength(masses.length));
+    online = true;
+    act(() => void window.dispatchEvent(new Event("online")));
+    await waitFor(() => expect(now().waiting).toBe(0));
+    expect(sent.map(e => e.payload)).toEqual(masses);
   });
   test("a reading the server does not take is kept, with the reason", async () => {
     answer = () => new Response(JSON.stringify({ detail: "This pot was finished." }), { status: 409 });

@@ -1,9 +1,12 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { ulid } from "ulid";
+import { monotonicFactory } from "ulid";
 import type { RunEvent, RunPayload } from "~/core/run";
 import { deliver, enqueue, forget, keptOf, pendingOf } from "../offline/queue";
 
 const TRY_AGAIN_MS = 4000;
+
+/** The queue is sent in the order of the ids: of two readings of one moment the later has the greater. */
+const nextId = monotonicFactory();
 
 export interface RunLog {
   readonly events: readonly RunEvent[];
@@ -73,7 +76,7 @@ export function useRunEvents(
   const log = useCallback(
     (payload: RunPayload) => {
       const event: RunEvent = {
-        id: ulid(),
+        id: nextId(),
         at: new Date().toISOString(),
         clockOffsetMs: offset.current,
         personId,
