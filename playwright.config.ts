@@ -7,9 +7,12 @@ export default defineConfig({
   // Not how fast it must be: how long a busy machine may take before it counts as stuck.
   timeout: 480_000,
   expect: { timeout: 60_000 },
+  // A browser may stop drawing for good; what passes only the second time is told at the end of the tests.
+  retries: 1,
   // One kitchen, one range: the tests cook on it in turn.
   workers: 1,
   use: {
+    actionTimeout: 120_000,
     baseURL: process.env.HONDARO_URL,
     viewport: { width: 1280, height: 800 },
     locale: "en-GB",

@@ -49,16 +49,17 @@ async function vitest(name, projects) {
   ]);
   if (!existsSync(report)) count(0, 1);
   else {
-    const { numPassedTests, numFailedTests, numPendingTests, numFailedTestSuites } = JSON.parse(
+    const { numPassedTests, numFailedTests, numPendingTests, testResults } = JSON.parse(
       readFileSync(report, "utf8"),
     );
     // A file that could not be loaded fails without a failed test in it.
-    count(
-      numPassedTests,
-      Math.max(numFailedTests, numFailedTestSuites, done.code === 0 ? 0 : 1),
-      numPendingTests,
-    );
-    say.step(`${name}: ${numPassedTests} passed, ${numFailedTests} failed`);
+    const unloaded = testResults.filter(
+      ({ status, assertionResults }) =>
+        status === "failed" && assertionResults.every(test => test.status !== "failed"),
+    ).length;
+    const failed = Math.max(numFailedTests + unloaded, done.code === 0 ? 0 : 1);
+    count(numPassedTests, failed, numPendingTests);
+    say.step(`${name}: ${numPassedTests} passed, ${failed} failed`);
   }
   if (done.code !== 0) say.line(tail(done.output, 120));
   rmSync(folder, { recursive: true, force: true });
@@ -77,6 +78,7 @@ async function endToEnd() {
     else {
       const { stats } = JSON.parse(readFileSync(report, "utf8"));
       count(stats.expected + stats.flaky, stats.unexpected || (done.code === 0 ? 0 : 1), stats.skipped);
+      if (stats.flaky) say.step(`browser tests that passed only the second time: ${stats.flaky}`);
     }
   });
 }
