@@ -70,7 +70,7 @@ test("a dictated recipe: pieces taken one by one, what is unknown is settled", a
   await words.fill(
     [
       "Dictated cider sauce",
-      "Sweat 120 g shallots with the mirpoy in a knob of butter.",
+      "Sweat 120 g shallots with 400 g mirpoy in a knob of butter.",
       "Deglaze with 500 ml cider, then reduce almost dry.",
       "Add 2 kg bought brown stock and juniper.",
       "Reduce a third.",
@@ -94,6 +94,12 @@ test("a dictated recipe: pieces taken one by one, what is unknown is settled", a
   await read.getByLabel("juniper berries: amount").fill("6 g");
   await read.getByRole("button", { name: "So it is" }).click();
   await expect(read.getByText(/How much juniper/)).toHaveCount(0);
+
+  // What stands for several things is taken apart, and asked.
+  const mirepoix = read.getByRole("listitem").filter({ hasText: "400 g mirpoy" });
+  await expect(mirepoix).toContainText(/onion 200.g · carrot 100.g · celery 100.g/);
+  await mirepoix.getByRole("button", { name: "As taken" }).click();
+  await expect(read.getByText(/What is in/)).toHaveCount(0);
 
   // The cup of salt is left out, the rest is taken; a reload loses no word.
   await read

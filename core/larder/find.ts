@@ -81,7 +81,7 @@ const onlyOne = <T>(all: readonly T[]): T | undefined => (all.length === 1 ? all
 export function ingredientCalled(larder: readonly Ingredient[], name: string): Ingredient | null {
   const wanted = plainName(name);
   return (
-    larder.find(i => i.id === name.trim()) ??
+    larder.find(i => i.id === name.trim().toLowerCase()) ??
     larder.find(i => plainName(i.name) === wanted) ??
     larder.find(i => i.aliases.some(alias => plainName(alias) === wanted)) ??
     onlyOne(larder.filter(i => [i.name, ...i.aliases].some(own => shorterNames(own).includes(wanted)))) ??

@@ -40,6 +40,8 @@ const OF_ANY_LIQUID: Readonly<Record<string, readonly [number, number, number]>>
   glug: [15, 8, 25],
   splash: [8, 4, 15],
   ladle: [120, 90, 150],
+  glass: [150, 100, 200],
+  bottle: [750, 500, 1000],
 };
 /** And of anything dry, g with its range. Common practice, no source. */
 const OF_ANYTHING: Readonly<Record<string, readonly [number, number, number]>> = {

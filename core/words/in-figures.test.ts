@@ -1,7 +1,7 @@
 import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect, test } from "vitest";
 import { inFigures } from "./in-figures";
-import { minutesSaid, temperatureSaid } from "./read-clause";
+import { minutesSaid, temperatureSaid } from "./numbers-said";
 
 const UNITS =
   "one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen".split(
@@ -70,7 +70,7 @@ describe("times and temperatures of dictated text", () => {
     ["½ hour", 30],
   ])("%s", (text, min) => expect(minutesSaid(text)?.min).toBeCloseTo(min, 9));
   test("a range in words keeps both ends", () =>
-    expect(minutesSaid("for one to two hours")).toEqual({ min: 90, range: [60, 120] }));
+    expect(minutesSaid("for one to two hours")).toMatchObject({ min: 90, range: [60, 120] }));
   test("nothing is made up where no time was said", () => {
     expect(minutesSaid("until two spoons are left")).toBeNull();
     expect(temperatureSaid("add two cups")).toBeNull();

@@ -10,7 +10,13 @@ const PARTS: readonly (readonly [RegExp, string])[] = [
   [/\b(\d+)\s+and\s+a\s+half\s+(hour|minute)s?\b/gi, "$1.5 $2s"],
   [/\b(?:3|three)\s+quarters\s+of\s+an?\s+(hour|minute)\b/gi, "0.75 $1s"],
   [/\b(?:a\s+)?quarter\s+of\s+an?\s+(hour|minute)\b/gi, "0.25 $1s"],
+  [/\ba\s+couple\s+of\s+(hour|minute)s\b/gi, "2 $1s"],
 ];
+
+/** "1½ hours", "1 1/2 hours", "3/4 hour". */
+const BROKEN =
+  /(?:(\d+)\s*)?(½|¼|¾|\b1\/2|\b1\/4|\b3\/4)(?=\s*(?:of an? )?(?:h\b|hrs?\b|hours?\b|mins?\b|minutes?\b))/gi;
+const QUARTERS: Readonly<Record<string, number>> = { "¼": 1, "1/4": 1, "½": 2, "1/2": 2, "¾": 3, "3/4": 3 };
 
 /**
  * Numbers said in words as figures, for reading times and temperatures of dictated text: "forty-five minutes",
@@ -19,7 +25,11 @@ const PARTS: readonly (readonly [RegExp, string])[] = [
  * @example inFigures("simmer for two and a half hours") // "simmer for 2.5 hours"
  */
 export function inFigures(text: string): string {
-  const figures = text.replace(SAID, said => String(cardinal(said)));
+  const figures = text
+    .replace(SAID, said => String(cardinal(said)))
+    .replace(BROKEN, (_said, whole: string | undefined, part: string) =>
+      String(Number(whole ?? 0) + (QUARTERS[part] ?? 0) / 4),
+    );
   return PARTS.reduce((said, [pattern, as]) => said.replace(pattern, as), figures);
 }
 

@@ -1,12 +1,8 @@
 export { type Term, VOCABULARY, findTerm } from "./vocabulary";
 export { type HeardTerm, termsHeard } from "./terms-heard";
 export { proposeAmount } from "./proposals";
-export { type SaidIngredient } from "./read-clause";
-export {
-  type DraftPiece,
-  type DraftQuestion,
-  type RecipeDraft,
-  contradictions,
-  draftRecipe,
-  formulaFromDraft,
-} from "./draft";
+export { type SaidIngredient } from "./ingredients-said";
+export { type DraftPiece, type DraftQuestion } from "./piece";
+export { type RecipeDraft, draftRecipe } from "./draft";
+export { formulaFromDraft } from "./formula-from-draft";
+export { contradictions } from "./doubts";

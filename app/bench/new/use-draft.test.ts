@@ -44,6 +44,17 @@ describe("a recipe in words while it is read", () => {
     const changed = said(RECIPE.replace("200 g onion", "250 g onion"), all);
     expect(changed.pieces.map(p => p.verdict).filter(v => v === "open")).toHaveLength(1);
   });
+  test("an amount changed in the list reads the clause anew that it goes in with", () => {
+    const listed = (cream: string) =>
+      `${cream} cream\n20 g butter\nMelt the butter. Add the cream. Simmer 5 minutes.`;
+    const first = changeDraft(said(listed("50 g")), { type: "take the clear ones" });
+    expect(first.pieces.every(p => p.verdict === "taken")).toBe(true);
+    const changed = said(listed("80 g"), first);
+    const anew = changed.pieces.filter(p => p.verdict === "open");
+    expect(anew.map(p => p.text)).toEqual(["Add the cream"]);
+    expect(anew[0]?.step.lines[0]?.amount).toMatchObject({ kind: "fixed" });
+    expect(anew[0]?.said[0]?.massG).toBe(80);
+  });
   test("the same clause said twice is two pieces, each with its own decision", () => {
     const twice = said("Skim. Simmer 10 minutes. Skim.");
     const skims = twice.pieces.filter(p => /skim/i.test(p.text));

@@ -54,11 +54,15 @@ export function changeDraft(draft: Draft, change: DraftChange): Draft {
   }
 }
 
+/** What goes in with a piece: the list before the method may say it anew while the words of the piece stay. */
+const goesIn = ({ said }: DraftPiece): string =>
+  said.map(one => `${one.ingredient.id} ${one.massG ?? "?"}`).join();
+
 /** A clause that was not touched keeps what was answered and decided about it. */
 function readAgain(draft: Draft, text: string, read: RecipeDraft): Draft {
   const kept = [...draft.pieces];
   const pieces = read.pieces.map((piece): Piece => {
-    const i = kept.findIndex(old => old.text === piece.text);
+    const i = kept.findIndex(old => old.text === piece.text && goesIn(old) === goesIn(piece));
     const [same] = i < 0 ? [] : kept.splice(i, 1);
     return same ? { ...same, doubts: piece.doubts } : { ...piece, verdict: "open" };
   });

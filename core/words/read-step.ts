@@ -1,0 +1,186 @@
+import { type Line, STEP_KINDS, type Step, type StepKindName, type THICKEN_FORMS } from "../formula";
+import { printNumber } from "../quantity";
+import { type ReductionTarget, targetInWords } from "../reduction";
+import type { SaidIngredient } from "./ingredients-said";
+import {
+  type SaidTemperature,
+  type SaidTime,
+  minutesSaid,
+  reductionSaid,
+  shareSaid,
+  temperatureSaid,
+} from "./numbers-said";
+import type { DraftPiece, DraftQuestion } from "./piece";
+import { proposeAmount } from "./proposals";
+
+/**
+ * One step with its lines, temperature, time and end, and what is asked of them.
+ * @param clause where times, temperatures and ends are looked for
+ */
+export function readStep(
+  kind: StepKindName,
+  text: string,
+  clause: string,
+  said: readonly SaidIngredient[],
+  id: () => string,
+  own: Partial<DraftPiece>,
+): DraftPiece {
+  const questions: DraftQuestion[] = [...(own.questions ?? [])];
+  const doubts: string[] = [...(own.doubts ?? [])];
+  let step = STEP_KINDS[kind].blank(id()) as Step;
+  if (step.kind === "simmer") step = { ...step, ...wayOfCooking(clause, questions) };
+  if (step.kind === "thicken") step = { ...step, form: formOfBinding(clause) };
+  const time = minutesSaid(clause);
+  if ("durationMin" in step) step = withTime(step, clause, time, questions, doubts);
+  // An oven says little of what cooks in it, unless it is what the step is about.
+  const heat = kind === "roast" || !IN_THE_OVEN.test(clause) ? temperatureSaid(clause) : null;
+  if (heat?.doubt) doubts.push(heat.doubt);
+  step = withHeat(step, heat, questions);
+  if (step.kind === "reduce") {
+    const end = reductionSaid(clause);
+    if (end) step = { ...step, target: end.target };
+    else questions.push({ about: "target", ask: "Reduce how far? By half is taken until you say." });
+    if (end?.question) questions.push({ about: "target", ask: end.question, answers: byOrTo(end.target) });
+  }
+  const lines = said.map(one => lineFor(one, clause, kind, id, questions));
+  const unplaced = [
+    heat && !heat.question && HEATS[kind] === undefined ? `${printNumber(heat.c)} °C` : "",
+    time && !("durationMin" in step) ? `${printNumber(time.min)} min` : "",
+  ].filter(Boolean);
+  return {
+    id: step.id,
+    text,
+    step: { ...step, lines, ...(unplaced.length && { remark: `Said: ${unplaced.join(", ")}.` }) } as Step,
+    said,
+    questions,
+    doubts,
+  };
+}
+
+const IN_THE_OVEN = /\bin (?:the|a) [\w ]*?oven\b/i;
+const BRAISED_C = 95;
+
+/** What the words say of how it cooks in the pot. */
+function wayOfCooking(clause: string, questions: DraftQuestion[]) {
+  if (IN_THE_OVEN.test(clause)) {
+    questions.push({
+      about: "holdC",
+      ask: `In the oven, how hot does it get inside? ${BRAISED_C} °C with the lid on is taken until you say.`,
+    });
+    return { holdC: BRAISED_C, lid: "on" } as const;
+  }
+  const lid = /\blid on\b|\bcovered\b|\bwith (?:the|a) lid\b/i.test(clause) ? ({ lid: "on" } as const) : {};
+  return /\bboil\b/i.test(clause) && !/\bsimmer/i.test(clause)
+    ? ({ holdC: 100, surface: "stirred", ...lid } as const)
+    : lid;
+}
+
+/** The form of a binding; a roux where none is said. */
+function formOfBinding(clause: string): (typeof THICKEN_FORMS)[number] {
+  if (/\bbeurre mani|\bkneaded\b/i.test(clause)) return "beurre manié";
+  if (/\bslurry\b|\bstarch\b|\bcorn ?flour\b|\barrowroot\b/i.test(clause)) return "slurry";
+  if (/\b(?:dust|sprinkle)/i.test(clause)) return "dusted";
+  return "roux";
+}
+
+/** Bringing it up is no simmering: what is asked is whether it goes on. */
+const BRINGS_UP = /\bbring\b[^,.;]*\bto (?:the|a) (?:boil|simmer)\b(?!\s+and\b)/i;
+const ONCE_UP_MIN = 5;
+
+function withTime<S extends Extract<Step, { durationMin: number }>>(
+  step: S,
+  clause: string,
+  time: SaidTime | null,
+  questions: DraftQuestion[],
+  doubts: string[],
+): S {
+  if (time?.range && time.range[0] > time.range[1])
+    doubts.push(`“${printNumber(time.range[0])} to ${printNumber(time.range[1])} min” runs backwards.`);
+  if (time?.question) questions.push({ about: "durationMin", ask: time.question });
+  if (time) return { ...step, durationMin: time.min };
+  if (step.kind !== "simmer" && step.kind !== "roast" && step.kind !== "hold") return step;
+  const min = step.kind === "simmer" && BRINGS_UP.test(clause) ? ONCE_UP_MIN : step.durationMin;
+  questions.push({ about: "durationMin", ask: `How long? ${printNumber(min)} min is taken until you say.` });
+  return { ...step, durationMin: min };
+}
+
+/** The two readings of a share that was said without by or to. */
+function byOrTo(target: ReductionTarget): DraftQuestion["answers"] {
+  const share = "to" in target ? target.to : "by" in target ? target.by : null;
+  if (share === null) return [];
+  return [{ to: share }, { by: share }].map(read => ({
+    words: targetInWords(read),
+    patch: { target: read } as Partial<Step>,
+  }));
+}
+
+/** Where a step keeps its temperature, and between what it may be, °C. */
+const HEATS: Partial<Record<StepKindName, readonly [field: string, lo: number, hi: number]>> = {
+  roast: ["ovenC", 60, 300],
+  simmer: ["holdC", 40, 110],
+  cool: ["toC", 1, 80],
+  reheat: ["toC", 30, 105],
+  hold: ["holdC", 30, 98],
+  liaison: ["toC", 40, 100],
+};
+
+function withHeat(step: Step, heat: SaidTemperature | null, questions: DraftQuestion[]): Step {
+  const [field, lo, hi] = HEATS[step.kind] ?? [];
+  if (field === undefined || lo === undefined || hi === undefined) return step;
+  if (!heat) {
+    if (step.kind === "roast")
+      questions.push({
+        about: field,
+        ask: `Oven at what temperature? ${step.ovenC} °C is taken until you say.`,
+      });
+    return step;
+  }
+  if (heat.question) questions.push({ about: field, ask: heat.question });
+  return { ...step, [field]: Math.min(hi, Math.max(lo, heat.c)) } as Step;
+}
+
+/** What is put in up to a share of the whole. */
+const SEASONED = ["salt", "sugar"] as const;
+
+function lineFor(
+  one: SaidIngredient,
+  clause: string,
+  kind: StepKindName,
+  id: () => string,
+  questions: DraftQuestion[],
+): Line {
+  const line = { id: id(), of: { larder: one.ingredient.id } };
+  if (one.massG !== null)
+    return {
+      ...line,
+      amount: { kind: "fixed", massG: one.massG },
+      certainty: one.guessed ? "assumed" : "stated",
+      typed: one.said.slice(0, 80),
+    };
+  const reached = SEASONED.find(what => new RegExp(`\\b${what}\\b`).test(one.ingredient.name));
+  const pct = reached ? shareSaid(clause) : null;
+  if (reached && pct !== null)
+    return {
+      ...line,
+      amount: { kind: "to-reach", what: reached, value: pct },
+      certainty: "stated",
+      typed: `to ${pct} % ${reached}`,
+    };
+  if (one.pct !== null) {
+    questions.push({
+      about: line.id,
+      ask: `${printNumber(one.pct, 1)} % of what? Of the main ingredient is taken until you say.`,
+    });
+    return { ...line, amount: { kind: "share-of-base", pct: one.pct }, certainty: "assumed" };
+  }
+  const usual = proposeAmount(one.ingredient.id, kind);
+  questions.push({
+    about: line.id,
+    ask: `How much ${one.ingredient.name}?${usual ? ` Taken: ${usual.words}.` : ""}`,
+  });
+  return {
+    ...line,
+    amount: usual?.amount ?? { kind: "by-feel", massG: 0 },
+    certainty: "assumed",
+  };
+}
