@@ -1,9 +1,10 @@
-import { STEP_KINDS, type StepKindName } from "../formula";
+import { type KitchenData, STEP_KINDS, type StepKindName } from "../formula";
 import type { Ingredient } from "../larder";
 import { g, printMass } from "../quantity";
 import { unbundled } from "./bundles";
 import { clausesOf } from "./clauses";
 import { contradictions, namesOfNothing, withSaltDoubts } from "./doubts";
+import { asIngredients } from "./house-formulas";
 import { longNumbersInFigures } from "./in-figures";
 import { type SaidIngredient, type ShortNames, ingredientsSaid } from "./ingredients-said";
 import { type Listed, readListed } from "./listed";
@@ -24,10 +25,15 @@ export interface RecipeDraft {
  *
  * Rules only, no network. What is missing is asked, never filled in silently: a usual amount stands as assumed.
  *
- * @param larder names are looked up here
- * @param id     makes a new id each time
+ * @param kitchen names are looked up in its larder and among its own formulas
+ * @param id      makes a new id each time
  */
-export function draftRecipe(text: string, larder: readonly Ingredient[], id: () => string): RecipeDraft {
+export function draftRecipe(
+  text: string,
+  kitchen: Pick<KitchenData, "ingredients" | "formulas">,
+  id: () => string,
+): RecipeDraft {
+  const larder = [...asIngredients(kitchen.formulas), ...kitchen.ingredients];
   const { name, listed: lines, clauses } = clausesOf(text);
   const before: Before = { went: new Map(), opened: new Set(), listed: readListed(lines, larder) };
   const pieces: DraftPiece[] = [];

@@ -1,4 +1,5 @@
 import { type FormulaDocument, type Line, type Step, blankFormula } from "../formula";
+import { sourceOf } from "./house-formulas";
 import type { SaidIngredient } from "./ingredients-said";
 import type { DraftPiece, DraftQuestion } from "./piece";
 
@@ -15,8 +16,7 @@ export function formulaFromDraft(name: string, pieces: readonly DraftPiece[]): F
   const massG = heaviest?.massG ?? 1000;
   const isBase = (line: Line) =>
     heaviest &&
-    "larder" in line.of &&
-    line.of.larder === heaviest.ingredient.id &&
+    isSame(line.of, sourceOf(heaviest.ingredient)) &&
     line.amount.kind === "fixed" &&
     line.amount.massG === massG;
   const steps = pieces.map(({ step, questions }) => {
@@ -31,6 +31,9 @@ export function formulaFromDraft(name: string, pieces: readonly DraftPiece[]): F
   const base = { name: heaviest?.ingredient.name ?? "base", massG };
   return { ...blankFormula(name.trim() || "Dictated recipe", base), school: "as dictated", steps };
 }
+
+const isSame = (a: Line["of"], b: Line["of"]): boolean =>
+  "larder" in a ? "larder" in b && a.larder === b.larder : "formula" in b && a.formula === b.formula;
 
 const MOST_ASKED = 200;
 const asked = (questions: readonly DraftQuestion[]) =>

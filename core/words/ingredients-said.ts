@@ -1,5 +1,6 @@
 import { type Ingredient, ingredientCalled, plainName, readMeasure } from "../larder";
 import { CARDINAL } from "../quantity";
+import { isFormula } from "./house-formulas";
 
 /** An ingredient found in a clause, with the amount said for it. */
 export interface SaidIngredient {
@@ -173,13 +174,16 @@ function amountBefore(
             ingredient,
             said,
             massG: read.value.massG,
-            guessed: read.value.loG !== read.value.hiG,
+            guessed: read.value.loG !== read.value.hiG || (isFormula(ingredient) && !A_WEIGHT.test(said)),
             understood: read.value.understood,
           };
       }
     }
   return { ...UNSAID, ingredient };
 }
+
+/** What was weighed needs no density. */
+const A_WEIGHT = /(?:k?g|grams?|kilos?|oz|ounces?|lbs?|pounds?)$/i;
 
 const UNSAID = {
   said: "",

@@ -1,6 +1,7 @@
 import { type Line, STEP_KINDS, type Step, type StepKindName, type THICKEN_FORMS } from "../formula";
 import { printNumber } from "../quantity";
 import { type ReductionTarget, targetInWords } from "../reduction";
+import { sourceOf } from "./house-formulas";
 import type { SaidIngredient } from "./ingredients-said";
 import {
   type SaidTemperature,
@@ -149,7 +150,7 @@ function lineFor(
   id: () => string,
   questions: DraftQuestion[],
 ): Line {
-  const line = { id: id(), of: { larder: one.ingredient.id } };
+  const line = { id: id(), of: sourceOf(one.ingredient) };
   if (one.massG !== null)
     return {
       ...line,

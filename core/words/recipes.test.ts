@@ -5,10 +5,9 @@ import { openKitchen, readFormula, walk } from "../formula";
 import { draftRecipe, formulaFromDraft } from ".";
 
 /** Recipes as cooks write, paste and say them: every amount and every step of them has to be somewhere. */
-const larder = DEMO_KITCHEN.ingredients;
 const read = (text: string) => {
   let n = 0;
-  return draftRecipe(text, larder, () => `id-${++n}`);
+  return draftRecipe(text, DEMO_KITCHEN, () => `id-${++n}`);
 };
 
 /** Each piece in short: "sweat shallot 120 butter 50", an amount that is asked for as "?". */
@@ -242,6 +241,27 @@ describe("C166 names, amounts and numbers as they are said", () => {
     expect(only("Take 200 g sugar to 170 degrees.")?.step.remark).toBe("Said: 170 °C.");
     expect(only("Reduce by half, about 20 minutes.")?.step.remark).toBe("Said: 20 min.");
     expect(only("Season at 0.9 % salt.")?.step.remark).toBeUndefined();
+  });
+});
+
+describe("what the kitchen makes itself is heard by its name", () => {
+  const lines = (text: string) => read(text).pieces.flatMap(({ step }) => step.lines);
+  test("the house's own stock is not a bought one", () => {
+    expect(lines("Add 2 kg guinea-fowl brown stock.")).toMatchObject([
+      { of: { formula: "guinea-fowl-brown-stock" }, amount: { massG: 2000 }, certainty: "stated" },
+    ]);
+    expect(lines("Add 2 kg brown stock.")).toMatchObject([{ of: { larder: "bought-brown-stock" } }]);
+  });
+  test("litres of it are a guess until it is walked", () =>
+    expect(lines("Add 2 l guinea-fowl brown stock.")).toMatchObject([
+      { amount: { massG: 2040 }, certainty: "assumed", typed: "2 l" },
+    ]));
+  test("a formula drawn on can be the base, and is walked", () => {
+    const { pieces } = read("Add 2 kg guinea-fowl brown stock and 100 g cream. Reduce by half.");
+    const document = formulaFromDraft("Cream sauce", pieces);
+    expect(document?.base).toEqual({ name: "guinea-fowl brown stock", massG: 2000 });
+    expect(document?.steps[0]?.lines[0]?.amount).toEqual({ kind: "share-of-base", pct: 100 });
+    if (document) expect(walk(document, openKitchen(DEMO_KITCHEN)).problems).toEqual([]);
   });
 });
 

@@ -12,7 +12,7 @@ describe("C167 words of the trade in what was said", () => {
   test("demi is what this house says it is", () => {
     const [demi] = heard("add 2 l demi");
     expect(demi?.term.id).toBe("demi-glace");
-    expect(demi?.meaning).toBe("in this house: unsalted brown stock to 50 %, unbound");
+    expect(demi?.meaning).toBe("in this house: unsalted brown stock to 50\u00a0%, unbound");
     expect(demi?.senses).toEqual([]);
     const bound = { ...USUAL_HOUSE, demiGlace: { to: 0.4, bound: true } };
     expect(termsHeard("demi", bound)[0]?.meaning).toContain("40 %, bound");

@@ -41,7 +41,7 @@ export function termsHeard(text: string, house: House): HeardTerm[] {
 }
 
 const demiGlace = ({ demiGlace }: House): string =>
-  `in this house: unsalted brown stock to ${printNumber(100 * demiGlace.to)} %, ${demiGlace.bound ? "bound" : "unbound"}`;
+  `in this house: unsalted brown stock to ${printNumber(100 * demiGlace.to)}\u00a0%, ${demiGlace.bound ? "bound" : "unbound"}`;
 
 const named = (said: string): Term | undefined =>
   VOCABULARY.find(term => [term.term, ...term.also].some(name => plainName(name) === plainName(said)));

@@ -38,7 +38,7 @@ Whisk in cold butter.
 Season with 1 cup salt.`;
 
 describe("C166 what is said in words", () => {
-  const pieces = (text: string) => draftRecipe(text, larder, counter()).pieces;
+  const pieces = (text: string) => draftRecipe(text, DEMO_KITCHEN, counter()).pieces;
   const lines = (text: string) =>
     pieces(text).flatMap(({ step }) =>
       step.lines.map(({ of, amount, certainty }) => [
@@ -84,7 +84,8 @@ describe("C166 what is said in words", () => {
 });
 
 describe("C166 two steps in one breath", () => {
-  const kinds = (text: string) => draftRecipe(text, larder, counter()).pieces.map(p => [p.step.kind, p.text]);
+  const kinds = (text: string) =>
+    draftRecipe(text, DEMO_KITCHEN, counter()).pieces.map(p => [p.step.kind, p.text]);
   test.each([
     ["Deglaze with cider and reduce by two thirds.", ["deglaze", "reduce"]],
     ["Skim and strain, then cool to 4 °C.", ["skim", "strain", "cool"]],
@@ -100,14 +101,14 @@ describe("C166 two steps in one breath", () => {
         .map(([, words]) => words)
         .join(" and "),
     ).toBe(text);
-    const [, reduce, simmer] = draftRecipe(text, larder, counter()).pieces;
+    const [, reduce, simmer] = draftRecipe(text, DEMO_KITCHEN, counter()).pieces;
     expect(reduce?.step).toMatchObject({ target: { by: 0.5 } });
     expect(simmer?.step).toMatchObject({ durationMin: 20 });
   });
 });
 
 describe("C11 an amount of what the larder does not know", () => {
-  const doubts = (text: string) => draftRecipe(text, larder, counter()).pieces.flatMap(p => p.doubts);
+  const doubts = (text: string) => draftRecipe(text, DEMO_KITCHEN, counter()).pieces.flatMap(p => p.doubts);
   test.each([
     ["Roast half a kilo of moonstones at 200 °C for 40 min.", /half a kilo of “moonstones”/],
     ["Add 500 g moonstones and 2 l water.", /500 g of “moonstones”/],
@@ -121,7 +122,7 @@ describe("C11 an amount of what the larder does not know", () => {
 });
 
 describe("C166 a dictated recipe becomes a draft", () => {
-  const draft = draftRecipe(DICTATED, larder, counter());
+  const draft = draftRecipe(DICTATED, DEMO_KITCHEN, counter());
   test("name, steps and kinds are found", () => {
     expect(draft.name).toBe("Cider pan sauce");
     expect(draft.pieces.map(p => p.step.kind)).toEqual([
@@ -183,7 +184,7 @@ describe("C11 contradictions", () => {
     expect(contradictions("7 % salt brine: 2 L + 150 g", [])).toEqual([]);
   });
   test("a range that runs backwards", () => {
-    const draft = draftRecipe("Simmer 30 to 20 minutes", larder, counter());
+    const draft = draftRecipe("Simmer 30 to 20 minutes", DEMO_KITCHEN, counter());
     expect(draft.pieces[0]?.doubts[0]).toMatch(/backwards/);
   });
 });
@@ -198,7 +199,7 @@ test("C10 four litres of white sauce without flour: 240 g proposed", () => {
 test("temperatures, times and ends are read", () => {
   const draft = draftRecipe(
     "Roast the veal bones at 385 F for 1 hour.\nReduce to 600 g.\nCool to 5 C.",
-    larder,
+    DEMO_KITCHEN,
     counter(),
   );
   const [roast, reduce, cool] = draft.pieces.map(p => p.step);
@@ -210,7 +211,7 @@ test("temperatures, times and ends are read", () => {
 
 describe("every ingredient of the larder is heard by its name", () => {
   const heard = (text: string) =>
-    draftRecipe(text, larder, counter()).pieces.flatMap(({ step }) =>
+    draftRecipe(text, DEMO_KITCHEN, counter()).pieces.flatMap(({ step }) =>
       step.lines.map(({ of, amount }) => [
         "larder" in of ? of.larder : of.formula,
         amount.kind === "fixed" ? amount.massG : amount.kind,

@@ -32,7 +32,7 @@ Strain. Whisk in cold butter. Season.`;
 
 export default function FromWords({ loaderData, actionData }: Route.ComponentProps) {
   const kitchen = useMemo(() => openKitchen(loaderData.kitchen), [loaderData.kitchen]);
-  const [draft, change, forget] = useDraft(loaderData.kitchen.ingredients);
+  const [draft, change, forget] = useDraft(loaderData.kitchen);
   const heard = useMemo(() => termsHeard(draft.text, kitchen.data.house), [draft.text, kitchen]);
   const document = useMemo(() => documentOf(draft), [draft]);
   const open = draft.pieces.filter(piece => piece.verdict === "open");
@@ -49,7 +49,7 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
         <div className="lg:sticky lg:top-20 lg:self-start">
           <label>
             <span className="text-sm text-faded">
-              Type, paste or dictate it; a step to a line or sentence.
+              Type, paste or dictate it: what goes in, if it is listed, then a step to a line or sentence.
             </span>
             <textarea
               value={draft.text}
@@ -60,7 +60,7 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
                 change({
                   type: "said",
                   text: event.currentTarget.value,
-                  larder: loaderData.kitchen.ingredients,
+                  kitchen: loaderData.kitchen,
                 })
               }
               className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 leading-relaxed"

@@ -3,8 +3,7 @@ import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { type Draft, changeDraft, isClear } from "./use-draft";
 
 const EMPTY: Draft = { text: "", name: "", pieces: [], unread: [] };
-const larder = DEMO_KITCHEN.ingredients;
-const said = (text: string, from = EMPTY) => changeDraft(from, { type: "said", text, larder });
+const said = (text: string, from = EMPTY) => changeDraft(from, { type: "said", text, kitchen: DEMO_KITCHEN });
 const RECIPE =
   "Sweat 200 g onion in 30 g butter for 8 minutes. Add 1 l water and a bit of thyme. Simmer 20 minutes.";
 

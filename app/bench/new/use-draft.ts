@@ -1,7 +1,6 @@
 import { useEffect, useReducer } from "react";
 import { ulid } from "ulid";
-import type { Step } from "~/core/formula";
-import type { Ingredient } from "~/core/larder";
+import type { KitchenData, Step } from "~/core/formula";
 import { type DraftPiece, type RecipeDraft, draftRecipe } from "~/core/words";
 
 export type Verdict = "open" | "taken" | "left";
@@ -18,7 +17,7 @@ export interface Draft {
 }
 
 export type DraftChange =
-  | { readonly type: "said"; readonly text: string; readonly larder: readonly Ingredient[] }
+  | { readonly type: "said"; readonly text: string; readonly kitchen: KitchenData }
   | { readonly type: "name"; readonly name: string }
   | { readonly type: "verdict"; readonly id: string; readonly verdict: Verdict }
   | { readonly type: "take the clear ones" }
@@ -33,7 +32,7 @@ export const isClear = (piece: Piece): boolean => piece.questions.length === 0 &
 export function changeDraft(draft: Draft, change: DraftChange): Draft {
   switch (change.type) {
     case "said":
-      return readAgain(draft, change.text, draftRecipe(change.text, change.larder, ulid));
+      return readAgain(draft, change.text, draftRecipe(change.text, change.kitchen, ulid));
     case "name":
       return { ...draft, name: change.name };
     case "verdict":
@@ -77,12 +76,12 @@ const withPiece = (draft: Draft, id: string, change: (piece: Piece) => Piece): D
 const KEPT = "hondaro-said-recipe";
 
 /** A recipe in words while it is read; the words stay on this device until a formula was made of them. */
-export function useDraft(larder: readonly Ingredient[]): [Draft, (change: DraftChange) => void, () => void] {
+export function useDraft(kitchen: KitchenData): [Draft, (change: DraftChange) => void, () => void] {
   const [draft, dispatch] = useReducer(changeDraft, EMPTY);
   useEffect(() => {
     const text = localStorage.getItem(KEPT);
-    if (text) dispatch({ type: "said", text, larder });
-  }, [larder]);
+    if (text) dispatch({ type: "said", text, kitchen });
+  }, [kitchen]);
   const change = (next: DraftChange) => {
     if (next.type === "said") localStorage.setItem(KEPT, next.text);
     dispatch(next);

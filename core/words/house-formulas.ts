@@ -1,0 +1,49 @@
+import type { FormulaDocument, Line } from "../formula";
+import type { Ingredient } from "../larder";
+
+const PREFIX = "formula-";
+/** What a litre of it counts as until it is walked, g/ml: between water and a glace. Always assumed. */
+const A_LITRE = 1.02;
+
+/**
+ * The kitchen's own formulas as things that go in, so that they are heard by their names as the larder is. Only names
+ * are read from them: what they are made of is found where they are walked.
+ */
+export const asIngredients = (formulas: Readonly<Record<string, FormulaDocument>>): Ingredient[] =>
+  Object.entries(formulas).map(([id, { name }]) => ({
+    id: `${PREFIX}${id}`,
+    name: name.toLowerCase(),
+    aliases: [],
+    composition: NOTHING_KNOWN,
+    compositionSource: SOURCE,
+    phase: "liquor",
+    densityGPerMl: A_LITRE,
+    densitySource: SOURCE,
+    ediblePct: 100,
+    edibleSource: SOURCE,
+    allergens: null,
+    diet: [],
+    measures: [],
+  }));
+
+const SOURCE = { mark: "P", text: "a formula of this kitchen; worked out where it is walked" } as const;
+const NOTHING_KNOWN: Ingredient["composition"] = {
+  water: 100,
+  fat: 0,
+  protein: 0,
+  collagen: 0,
+  sugars: 0,
+  starch: 0,
+  fibre: 0,
+  salt: 0,
+  ethanol: 0,
+  acid: 0,
+  volatileAcid: 0,
+  other: 0,
+};
+
+export const isFormula = ({ id }: Ingredient): boolean => id.startsWith(PREFIX);
+
+/** What a line draws on for an ingredient that was heard. */
+export const sourceOf = (ingredient: Ingredient): Line["of"] =>
+  isFormula(ingredient) ? { formula: ingredient.id.slice(PREFIX.length) } : { larder: ingredient.id };
