@@ -15,7 +15,7 @@ describe("C167 words of the trade in what was said", () => {
     expect(demi?.meaning).toBe("in this house: unsalted brown stock to 50\u00a0%, unbound");
     expect(demi?.senses).toEqual([]);
     const bound = { ...USUAL_HOUSE, demiGlace: { to: 0.4, bound: true } };
-    expect(termsHeard("demi", bound)[0]?.meaning).toContain("40 %, bound");
+    expect(termsHeard("demi", bound)[0]?.meaning).toContain("40\u00a0%, bound");
   });
   test("a word with two meanings asks which", () => {
     expect(heard("temper the yolks")[0]?.senses).toHaveLength(2);
