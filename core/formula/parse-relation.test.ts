@@ -127,7 +127,7 @@ describe("to reach, by feel, per", () => {
     ["5 g per cover", { kind: "per-portion", gPerPortion: 5 }],
     ["½ part", { kind: "part", group: "mirepoix", parts: 0.5 }],
   ])("%s", (text, wanted) => expect(relation(text)).toEqual(wanted));
-  test.each(["by feel", "to taste", "by eye"])("%s is an assumption, and nothing yet", text => {
+  test.each(["by feel", "to taste", "by eye", "as needed"])("%s is an assumption, and nothing yet", text => {
     const found = valueOf(read(text));
     expect(found).toMatchObject({ certainty: "assumed", relation: { kind: "by-feel", massG: 0 } });
   });
@@ -136,9 +136,22 @@ describe("to reach, by feel, per", () => {
     expect(relation("to taste (a knob)", "butter")).toEqual({ kind: "by-feel", massG: 15 });
   });
   test.each([
+    ["10–15 %", 12.5],
+    ["10 to 15 %", 12.5],
+    ["about 12 %", 12],
+  ])("%s is the middle of it, assumed", (text, pct) =>
+    expect(valueOf(read(text))).toEqual({
+      relation: share(pct),
+      certainty: "assumed",
+      typed: text,
+    }),
+  );
+  test.each([
     ["to 0 % salt", "NEGATIVE"],
     ["to 120 % salt", "NEGATIVE"],
     ["-3 %", "NEGATIVE"],
+    ["15–10 %", "NOT_UNDERSTOOD"],
+    ["12 of 3 %", "NOT_UNDERSTOOD"],
     ["0 parts", "NEGATIVE"],
     ["-5 g/l", "NEGATIVE"],
     ["-2 % of the bones", "NEGATIVE"],

@@ -54,7 +54,9 @@ export function parseRelation(text: string, context: RelationContext): Result<Re
 type Reader = (typed: string, context: RelationContext) => Result<ReadRelation> | null;
 
 const readFeel: Reader = (typed, context) => {
-  const feel = /^(?:by\s+(?:feel|eye|taste)|to\s+taste)\b[\s,:(]*(.*?)\)?$/i.exec(typed);
+  const feel = /^(?:by\s+(?:feel|eye|taste)|to\s+taste|as\s+(?:needed|required))\b[\s,:(]*(.*?)\)?$/i.exec(
+    typed,
+  );
   if (!feel) return null;
   const about = feel[1]?.replace(/^about\s+/i, "").trim();
   if (!about) return ok({ relation: { kind: "by-feel", massG: 0 }, certainty: "assumed" });
@@ -181,10 +183,7 @@ function readShareOrMeasure(typed: string, context: RelationContext): Result<Rea
   const { field, ingredient, larder } = context;
   const share = /^(.+?)\s*(?:%|per ?cent)$/i.exec(typed);
   if (share) {
-    const number = readNumber(share[1] ?? "", field);
-    if (!number.ok) return number;
-    if (number.value.value < 0) return refuse(notPositive(field, typed));
-    return ok({ relation: { kind: "share-of-base", pct: number.value.value } });
+    return readShare(share[1] ?? "", typed, field);
   }
   const weighed = readMeasure(typed, larder, ingredient, field);
   if (!weighed.ok) return weighed;
@@ -205,6 +204,30 @@ function readShareOrMeasure(typed: string, context: RelationContext): Result<Rea
     },
     weighed.warnings,
   );
+}
+
+/** "12", "10–15", "about 12" per cent of the base; the middle of a range is assumed. */
+function readShare(words: string, typed: string, field: string): Result<ReadRelation> {
+  const [, about, said = ""] = /^(about|around|roughly|ca\.?|~)?\s*(.*)$/i.exec(words) ?? [];
+  const number = readNumber(said, field);
+  if (!number.ok) return number;
+  const { value, rest } = number.value;
+  const to = /^\s*(?:–|-|to)\s*(.+)$/.exec(rest)?.[1];
+  const most = to === undefined ? ok({ value, rest: "" }) : readNumber(to, field);
+  if (!most.ok) return most;
+  if (value < 0) return refuse(notPositive(field, typed));
+  if (most.value.rest.trim() || (to === undefined && rest.trim()) || most.value.value < value)
+    return refuse({
+      code: "NOT_UNDERSTOOD",
+      field,
+      value: typed,
+      message: `“${typed}” is not a share. Type it as 12 %, or 10–15 %.`,
+    });
+  const assumed = about !== undefined || to !== undefined;
+  return ok({
+    relation: { kind: "share-of-base", pct: (value + most.value.value) / 2 },
+    ...(assumed && { certainty: "assumed" as const, typed: typed.slice(0, 80) }),
+  });
 }
 
 /** The line a cook calls so: the wine is the red wine, where there is no other wine in it. */

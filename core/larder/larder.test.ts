@@ -150,6 +150,30 @@ describe("how cooks measure", () => {
     expect(read("three sprigs of thyme").massG).toBe(3);
     expect(read("two and a half cups chopped onion").massG).toBe(400);
   });
+  test.each([
+    ["200–250 g", "onion", 225, 200, 250],
+    ["200 to 250 g", "onion", 225, 200, 250],
+    ["3-4 cloves", "garlic", 17.5, 9, 32],
+    ["½–1 l", "water", 748.65, 499.1, 998.2],
+    ["about 200 g", "onion", 200, 180, 220],
+    ["~200 g", "onion", 200, 180, 220],
+    ["ca. 2 onions", "onion", 300, 162, 506],
+    ["2 large", "onion", 380, 300, 460],
+    ["1 small", "onion", 120, 90, 150],
+    ["2 medium onions", "onion", 300, 180, 460],
+    ["1 cup", "onion", 160, 120, 200],
+    ["a bottle", "red-wine", 746.25, 497.5, 995],
+  ])("%s of %s is so much, between so much and so much", (text, id, massG, loG, hiG) => {
+    const found = read(text, id);
+    expect(found.massG).toBeCloseTo(massG, 1);
+    expect(found.loG).toBeCloseTo(loG, 1);
+    expect(found.hiG).toBeCloseTo(hiG, 1);
+  });
+  test("a range that runs backwards is refused", () => {
+    const refusal = readMeasure("250–200 g", REFERENCE_LARDER, REFERENCE_BY_ID.get("onion") ?? null);
+    expect(refusal.ok).toBe(false);
+    if (!refusal.ok) expect(refusal.problems[0]?.message).toMatch(/runs backwards.*smaller amount first/);
+  });
   test("C155 forty swirls: oil 2.5 g each is 100 g, vinegar 1.5 g each is 60 g", () => {
     expect(read("40 swirls", "olive-oil").massG).toBeCloseTo(100, 9);
     expect(read("40 swirls", "wine-vinegar").massG).toBeCloseTo(60, 9);

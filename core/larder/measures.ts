@@ -72,13 +72,75 @@ export function readMeasure(
   const typed = text.trim();
   const grade = GRADE.exec(typed);
   if (grade) return readGrade(typed, grade, larder, ingredient, field);
+  const [, more = "", said] = ABOUT.exec(typed) ?? [];
+  if (said) return about(readMeasure(said, larder, ingredient, field), more);
+  const [, from, to, unit] = RANGE.exec(typed) ?? [];
+  if (from && to && unit)
+    return between(
+      readMeasure(`${from} ${unit}`, larder, ingredient, field),
+      readMeasure(`${to} ${unit}`, larder, ingredient, field),
+      typed,
+      field,
+    );
   const plain = ingredient ? readPlain(typed, ingredient, field) : null;
-  if (plain?.ok) return plain;
+  if (plain?.ok && plain.value.massG !== null) return plain;
   if (ingredient) {
     const counted = readCount(typed, ingredient);
     return counted ?? plain ?? refuse(notUnderstood(typed, field));
   }
   return readNamed(typed, larder, field);
+}
+
+const ABOUT = /^(about|around|approx(?:imately)?\.?|roughly|circa|ca\.?|~|≈|a good|a scant)\s*(\S.*)$/i;
+/** How far "about" reaches to either side. Common practice, no source. */
+const ABOUT_SHARE = 0.1;
+
+/** The same amount, less surely. */
+function about(read: Result<Weighed>, word: string): Result<Weighed> {
+  if (!read.ok) return read;
+  const { massG, loG, hiG, understood } = read.value;
+  return ok(
+    {
+      ...read.value,
+      loG: loG === null ? null : g(loG * (1 - ABOUT_SHARE)),
+      hiG: hiG === null ? null : g(hiG * (1 + ABOUT_SHARE)),
+      understood: massG === null ? understood : `${word.toLowerCase()} ${understood}`,
+    },
+    read.warnings,
+  );
+}
+
+/** "200–250 g", "3 to 4 cloves". */
+const RANGE =
+  /^(\d[\d.,/]*(?:\s*[½⅓⅔¼¾])?|[½⅓⅔¼¾])\s*(?:–|-|to|or)\s*(\d[\d.,/]*(?:\s*[½⅓⅔¼¾])?|[½⅓⅔¼¾])\s*([a-z].*)$/i;
+
+/** The middle of two amounts, which are its least and its most. */
+function between(
+  least: Result<Weighed>,
+  most: Result<Weighed>,
+  typed: string,
+  field: string,
+): Result<Weighed> {
+  if (!least.ok) return least;
+  if (!most.ok) return most;
+  const [lo, hi] = [least.value, most.value];
+  const volumeMl = lo.volumeMl === null || hi.volumeMl === null ? null : ml((lo.volumeMl + hi.volumeMl) / 2);
+  if (lo.massG === null || hi.massG === null) return ok({ ...hi, volumeMl });
+  if (lo.massG > hi.massG)
+    return refuse({
+      code: "OUT_OF_RANGE",
+      field,
+      value: typed,
+      message: `“${typed}” runs backwards. Type the smaller amount first.`,
+    });
+  const massG = g((lo.massG + hi.massG) / 2);
+  return ok({
+    ...hi,
+    massG,
+    loG: lo.loG,
+    volumeMl,
+    understood: `the middle of ${typed} = ${printMass(massG)}`,
+  });
 }
 
 const notUnderstood = (text: string, field: string) => ({
@@ -124,7 +186,7 @@ function readPlain(text: string, ingredient: Ingredient | null, field: string): 
 function readCount(text: string, ingredient: Ingredient): Result<Weighed> | null {
   const { count, rest } = counted(text);
   const unit = plainName(rest.replace(/^of\s+/i, "").replace(/\s+of$/i, ""));
-  const own = ownMeasure(ingredient, unit);
+  const own = ownMeasure(ingredient, unit) ?? sizedMeasure(ingredient, unit);
   if (own) return ok(times(count, own, ingredient));
   const liquid = OF_ANY_LIQUID[unit];
   const density = densityOf(ingredient);
@@ -144,10 +206,22 @@ const asMeasure = (name: string, massG: number, loG: number, hiG: number): Measu
   source: { mark: "T", text: COMMON },
 });
 
+/** "2 large onions", "1 small": between the usual and the most, or the least. */
+function sizedMeasure(ingredient: Ingredient, unit: string): Measure | undefined {
+  const [, size, word = ""] = /^(large|big|small|medium)\b\s*(.*)$/.exec(unit) ?? [];
+  const usual = size ? ownMeasure(ingredient, word) : undefined;
+  if (!usual || size === "medium") return usual;
+  const [loG, hiG] = size === "small" ? [usual.loG, usual.massG] : [usual.massG, usual.hiG];
+  return { ...usual, massG: (loG + hiG) / 2, loG, hiG };
+}
+
 /** The measure a word means: its name, "turn of the mill", or the thing itself ("2 leeks" are two pieces). */
 function ownMeasure(ingredient: Ingredient, unit: string): Measure | undefined {
   const word = unit.replace(/ of the mill$/, "");
-  const found = ingredient.measures.find(m => plainName(m.name) === word);
+  const found =
+    ingredient.measures.find(m => plainName(m.name) === word) ??
+    // A cup of onion is one of chopped onion.
+    (word === "cup" ? ingredient.measures.find(m => m.name.startsWith("cup ")) : undefined);
   if (found) return found;
   const names = [ingredient.name, ...ingredient.aliases].map(plainName);
   if (word === "" || names.includes(word)) return ingredient.measures.find(m => m.name === "piece");

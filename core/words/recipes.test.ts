@@ -203,6 +203,10 @@ describe("C166 names, amounts and numbers as they are said", () => {
     ["Whisk 6 egg yolks over a bain-marie to 65 C.", "liaison egg-yolk 108"],
     ["Brown 3 kg veal bones at 210°C for an hour.", "roast veal-bones 3000"],
     ["Pour off most of the fat.", "degrease"],
+    ["Sweat 2 large onions.", "sweat onion 380"],
+    ["Add 3-4 cloves of garlic.", "add garlic 18"],
+    ["Add 200 to 250 g leek.", "add leek 225"],
+    ["Add about 2 kg carrots.", "add carrot 2000"],
     ["Moisten with 800 g brown stock.", "add bought-brown-stock 800"],
   ])("%s", (text, wanted) => expect(told(text)).toEqual([wanted]));
   test("a bundle of herbs is its herbs, each asked for; a second time it is the one that is there", () => {
