@@ -7,7 +7,7 @@ const NUMBERING = /^\s*(?:\d+[.)]|[-•*–])\s+/;
 const NEXT = [
   "reduce", "boil down", "bring", "simmer", "strain", "pass", "drain", "degrease", "deglaze", "flame", "steep", "infuse",
   "thicken", "bind", "mount", "whisk in", "blend", "blitz", "season", "cool", "chill", "freeze", "sweat", "roast", "add",
-  "stir in", "pour", "top up", "cook", "sieve", "enrich", "sharpen", "correct", "moisten", "check the", "hold", "keep warm", "finish with", "thin", "loosen", "stop", "caramelise", "caramelize",
+  "stir in", "pour", "top up", "cook", "sieve", "enrich", "sharpen", "correct", "moisten", "check the", "hold", "keep warm", "finish with", "fold in", "discard", "remove", "cover with", "(?:warm|heat) (?:it|to|up|through)", "poach", "toast", "thin", "loosen", "stop", "caramelise", "caramelize",
 ].join("|");
 /**
  * Verbs that after an "and" or a comma begin a step of their own; words that may as well tell a kind of thing (brown,
@@ -20,7 +20,7 @@ const NEXT_DEED = new RegExp(
 /** What a step does anyway, so that no other begins with it. */
 const PART_OF: ReadonlySet<string> = new Set(["blanch drain"]);
 /** What is put somewhere, though no verb says so: "4 yolks, a spoon of mustard". */
-const AN_AMOUNT = /\d\s*(?:k?g|ml|cl|dl|l|tbsp|tsp|cups?|yolks?|eggs?)\b/i;
+const AN_AMOUNT = /\d\s*(?:k?g|grams?|kilos?|ml|cl|dl|l|lit(?:re|er)s?|tbsp|tsp|cups?|yolks?|eggs?)\b/i;
 
 /** The steps that one clause tells: "deglaze with cider and reduce by half" is two, "bring to the boil and simmer" one. */
 export function deedsOf(clause: string): string[] {
@@ -44,7 +44,9 @@ const KIND_OF_THING = /^(?:brown|roast|dry|blanch)\b/i;
 
 /** Whether the first words of a recipe are its name, and not a step of it. */
 function isTitle(words: string): boolean {
-  if (/[\d,]/.test(words) || words.length >= LONGEST_TITLE) return false;
+  // "Velouté (1 litre)" is one.
+  const bare = words.replace(/\s*\([^)]*\)\s*$/, "");
+  if (/[\d,]/.test(bare) || words.length >= LONGEST_TITLE) return false;
   const deed = deedSaid(words);
   if (!deed) return true;
   const spoken = words.trim().split(/\s+/);
@@ -66,6 +68,8 @@ const HEADING =
 /** A line of a list: an amount, then what it is of, or the other way round; no time. */
 const LISTED =
   /^(?:[-•*–]\s*)?(?:(?:\d[\d.,/]*|[½¼¾⅓⅔]|an?|half an?|some|pinch)\s*(?![\d.,)]|(?:min|hour|h\b|°|degree))[^.;]{2,70}|[^\d.;:]{3,40}[\s:–-]+\d[\d.,/]*\s*(?:k?g|ml|cl|dl|l|oz|lb|tbsp|tsp)\.?)$/i;
+/** "Salt and pepper": what a list names last, without an amount. */
+const JUST_NAMED = /^[^.;:!?]{3,40}$/;
 /** Shorter lists are said in passing. */
 const LEAST_LISTED = 2;
 
@@ -81,10 +85,13 @@ export interface Told {
 
 /** The name of a recipe, the list of its ingredients and its clauses. */
 export function clausesOf(text: string): Told {
-  const { name, rest } = nameAndRest(text.replace(HEADING, "").trim());
+  const { name, rest } = nameAndRest(text.replace(HEADING, "").replace(SHORTENED, "$1").trim());
   const { listed, method } = listAndMethod(rest);
   return { name, listed, clauses: clausesIn(method).flatMap(deedsOf) };
 }
+
+/** A full stop that ends no sentence: "2 Tbsp. butter". */
+const SHORTENED = /\b(tbsp|tsp|oz|lbs?|approx|ca)\.(?=\s)/gi;
 
 const clausesIn = (text: string): string[] =>
   text
@@ -105,8 +112,11 @@ function nameAndRest(text: string): { name: string; rest: string } {
 /** The lines before the first that tells what to do, where they list amounts and something follows them. */
 function listAndMethod(text: string): { listed: readonly string[]; method: string } {
   const lines = text.split(/\r?\n/).map(line => line.trim());
-  const isListed = (line: string) => LISTED.test(line) && !(deedSaid(line)?.at === 0);
-  const end = lines.findIndex(line => line !== "" && !isListed(line));
+  const isListed = (line: string) => LISTED.test(line) && deedSaid(line)?.at !== 0;
+  const isNamed = (line: string) => JUST_NAMED.test(line) && deedSaid(line) === null;
+  const end = lines.findIndex(
+    (line, i) => line !== "" && !isListed(line) && !(i >= LEAST_LISTED && isNamed(line)),
+  );
   const listed = lines.slice(0, Math.max(0, end)).filter(Boolean);
   return listed.length < LEAST_LISTED
     ? { listed: [], method: text }

@@ -8,7 +8,7 @@ import { asIngredients } from "./house-formulas";
 import { longNumbersInFigures } from "./in-figures";
 import { type SaidIngredient, type ShortNames, ingredientsSaid } from "./ingredients-said";
 import { type Listed, readListed } from "./listed";
-import { temperatureSaid } from "./numbers-said";
+import { reductionSaid, temperatureSaid } from "./numbers-said";
 import type { DraftPiece } from "./piece";
 import { readStep } from "./read-step";
 import { kindSaid } from "./verbs";
@@ -134,6 +134,7 @@ function isJustNamed(
   shortNames: ShortNames,
 ): boolean {
   if (spoken.some(one => one.massG !== null)) return true;
+  if (spoken.length && /^(?:gently |slowly )?(?:heat|warm|whisk|mix|stir|beat)\b/i.test(clause)) return true;
   const [first = ""] = clause.replace(/^(?:and|the|some|an?|more)\s+/i, "").split(/,|\band\b/);
   return (
     first.trim().split(/\s+/).length <= LONGEST_NAMED && ingredientsSaid(first, larder, shortNames).length > 0
@@ -146,6 +147,8 @@ const OVEN_FROM_C = 140;
 
 function stepSaid(clause: string): StepKindName | null {
   const kind = kindSaid(clause);
+  // "Simmer until reduced by half" tells how far, not how long.
+  if (kind === "simmer" && /\breduced\b/i.test(clause) && reductionSaid(clause)) return "reduce";
   return kind === "brown" && (temperatureSaid(clause)?.c ?? 0) >= OVEN_FROM_C ? "roast" : kind;
 }
 

@@ -61,7 +61,7 @@ export function ingredientsSaid(
     }
     const before = words.slice(Math.max(from, i - LONGEST_AMOUNT), i).join(" ");
     found.push({
-      ...(juiceOf(head, hit, larder) ?? amountBefore(head, hit.ingredient, hit.name, larder)),
+      ...amountOf(head, words.slice(i + hit.length), hit, larder),
       definite,
       part: partSaid(before),
       pct: percentSaid(before),
@@ -76,6 +76,23 @@ export function ingredientsSaid(
         !found.some(f => f.ingredient.id === one.ingredient.id && f.massG !== null)),
   );
 }
+
+/** What was said of how much: before the name, or else after it. */
+function amountOf(
+  head: readonly string[],
+  tail: readonly string[],
+  hit: Named,
+  larder: readonly Ingredient[],
+): SaidIngredient {
+  const before = juiceOf(head, hit, larder) ?? amountBefore(head, hit.ingredient, hit.name, larder);
+  if (before.massG !== null) return before;
+  const [, after] = AMOUNT_AFTER.exec(tail.join(" ")) ?? [];
+  return after ? amountBefore(after.split(" "), hit.ingredient, hit.name, larder) : before;
+}
+
+/** "butter 70 g, flour 70 g": nothing but the amount until the next thing. */
+const AMOUNT_AFTER =
+  /^(?:[:–-]\s*)?(\d[\d.,/]*\s*(?:k?g|ml|cl|dl|l|lit(?:re|er)s?|oz|lbs?|tbsp|tsp|cups?|pcs|pieces?))(?=\s*(?:$|[,.;]|(?:and|with|in|to|until|then)\b))/i;
 
 /** "half the vinegar", "the rest of the oil": a share of what the recipe lists, `"rest"` for what is left of it. */
 function partSaid(before: string): SaidIngredient["part"] {
@@ -163,7 +180,8 @@ function amountBefore(
         .slice(from, to)
         .join(" ")
         .replace(/\s+of$/i, "");
-      if (!A_NUMBER.test(said)) continue;
+      // "½ cup" of what nobody has measured by the cup is not half a piece.
+      if (!A_NUMBER.test(said) || A_UNIT.test(head[to] ?? "")) continue;
       // "2 lemons" is an amount of their juice, "2" is none.
       const asSaid = to === head.length ? [said, `${said} ${name}`] : [said];
       for (const amount of asSaid) {
@@ -182,6 +200,8 @@ function amountBefore(
   return { ...UNSAID, ingredient };
 }
 
+const A_UNIT =
+  /^(?:cups?|tbsp|tablespoons?|tsp|teaspoons?|pints?|quarts?|ounces?|oz|pounds?|lbs?|k?g|grams?|ml|cl|dl|l|lit(?:re|er)s?|tins?|cans?|packets?|bunch(?:es)?|handfuls?)$/i;
 /** What was weighed needs no density. */
 const A_WEIGHT = /(?:k?g|grams?|kilos?|oz|ounces?|lbs?|pounds?)$/i;
 

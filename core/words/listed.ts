@@ -1,9 +1,6 @@
 import { type Ingredient, plainName } from "../larder";
 import { type SaidIngredient, type ShortNames, ingredientsSaid } from "./ingredients-said";
 
-/** "Butter 50 g": the amount after the name. */
-const NAME_FIRST = /^([^\d]{3,40}?)[\s:–-]+(\d[\d.,/]*\s*[a-z]+\.?)$/i;
-
 /** The ingredients a recipe lists before it tells what to do with them; each goes in once, where it is first named. */
 export interface Listed {
   /** By the word that is enough for one of them: "the wine" is the white wine of the list. */
@@ -31,10 +28,12 @@ interface Entry extends ListedLine {
 const NOTHING_LEFT = 0.01;
 
 export function readListed(lines: readonly string[], larder: readonly Ingredient[]): Listed {
-  const entries = lines.map((text): Entry => {
-    const [, name, amount] = NAME_FIRST.exec(text) ?? [];
-    const [said = null] = ingredientsSaid(name && amount ? `${amount} ${name}` : text, larder);
-    return { text, said, left: 1 };
+  const entries = lines.flatMap((text): Entry[] => {
+    const found = ingredientsSaid(text, larder);
+    const weighed = found.find(one => one.massG !== null);
+    // "50 g butter, cold, for the pan" lists one thing, "salt, pepper" two.
+    const all = weighed ? [weighed] : found;
+    return all.length ? all.map(said => ({ text, said, left: 1 })) : [{ text, said: null, left: 1 }];
   });
   const waiting = () => entries.filter(entry => entry.left > NOTHING_LEFT);
   return {

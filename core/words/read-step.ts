@@ -79,7 +79,7 @@ function wayOfCooking(clause: string, questions: DraftQuestion[]) {
 /** The form of a binding; a roux where none is said. */
 function formOfBinding(clause: string): (typeof THICKEN_FORMS)[number] {
   if (/\bbeurre mani|\bkneaded\b/i.test(clause)) return "beurre manié";
-  if (/\bslurry\b|\bstarch\b|\bcorn ?flour\b|\barrowroot\b/i.test(clause)) return "slurry";
+  if (/\bslurry\b|starch\b|\bcorn ?flour\b|\barrowroot\b/i.test(clause)) return "slurry";
   if (/\b(?:dust|sprinkle)/i.test(clause)) return "dusted";
   return "roux";
 }

@@ -63,6 +63,17 @@ describe("C166 several steps in one sentence", () => {
       ["add sugar 200", "add red-wine-vinegar 152"],
     ],
     ["Put everything in the big pot, top up with cold water to cover.", ["add", "cover"]],
+    ["Cover with 4 litres chicken stock, simmer 3 hours.", ["add bought-white-stock 4024", "simmer"]],
+    ["Bring to a boil, reduce heat and simmer until reduced by half, about 25 minutes.", ["reduce"]],
+    ["Chill, remove the fat, reduce to 800 ml.", ["cool", "degrease", "reduce"]],
+    [
+      "In a pot combine 500 g cream and 200 g parmesan, warm to 70 degrees, blend until smooth.",
+      ["add cream 500 parmesan 200", "reheat", "blend"],
+    ],
+    [
+      "Sauté 100 g shallots in 2 Tbsp. olive oil, discard the thyme.",
+      ["sweat shallot 100 olive-oil 27", "lift"],
+    ],
   ])("%s", (text, wanted) => expect(told(text)).toEqual(wanted));
 
   const CLAUSES = [
@@ -149,6 +160,22 @@ Adjust with the remaining vinegar.`),
       "emulsify grapeseed-oil 800",
       "add wine-vinegar 12",
     ]));
+  test("a yield in the title, what is named without an amount, short forms with a stop", () => {
+    const text = `Pan gravy (1 litre)
+2 Tbsp. butter
+1 sprig thyme
+3 cups brown stock
+Nutmeg, salt and pepper
+
+Heat the butter in a pan. Add the stock and thyme. Season.`;
+    expect(read(text).name).toBe("Pan gravy (1 litre)");
+    expect(told(text)).toEqual([
+      "add butter 28",
+      "add bought-brown-stock 713 thyme 1",
+      "season salt →0.9 % peppercorns ?",
+      "add nutmeg ?",
+    ]);
+  });
   test("a sentence that is no step takes nothing from the list", () => {
     const text =
       "Fish stock\n1 kg sole bones\n100 g leek\n2 l water\nRinse the bones under cold water. Add the bones and the leek, then the water.";
@@ -205,6 +232,9 @@ describe("C166 names, amounts and numbers as they are said", () => {
     ["Pour off most of the fat.", "degrease"],
     ["Sweat 2 large onions.", "sweat onion 380"],
     ["Add 3-4 cloves of garlic.", "add garlic 18"],
+    ["Add butter 70 g, flour 80 g and milk 1 l.", "add butter 70 wheat-flour 80 milk 1030"],
+    ["Add ½ cup minced shallots.", "add shallot ?"],
+    ["Thicken with 15 g cornstarch.", "thicken corn-starch 15"],
     ["Add 200 to 250 g leek.", "add leek 225"],
     ["Add about 2 kg carrots.", "add carrot 2000"],
     ["Moisten with 800 g brown stock.", "add bought-brown-stock 800"],

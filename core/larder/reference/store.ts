@@ -5,7 +5,7 @@ import { BULK, HANDBOOK, LABEL, MODEL, OIL, OURS, TRIM, entry } from "./row";
 // prettier-ignore
 export const STORE: readonly Ingredient[] = [
   entry("wheat-flour", "wheat flour", { also: ["flour", "plain flour"], of: { water: 11.9, fat: 1, protein: 10.3, sugars: 0.3, starch: 73, fibre: 2.7, other: 0.8 }, density: [0.53, BULK], allergens: ["gluten"], measures: { "cup": [125, 110, 150], tablespoon: 8 }, carries: { thickener: "flour" } }),
-  entry("corn-starch", "corn starch", { also: ["cornflour", "starch"], of: { water: 8.3, fat: 0.1, protein: 0.3, starch: 90.3, fibre: 0.9, other: 0.1 }, density: [0.54, BULK], measures: { tablespoon: 8, teaspoon: 2.7 }, carries: { thickener: "corn" } }),
+  entry("corn-starch", "corn starch", { also: ["cornflour", "cornstarch", "starch"], of: { water: 8.3, fat: 0.1, protein: 0.3, starch: 90.3, fibre: 0.9, other: 0.1 }, density: [0.54, BULK], measures: { tablespoon: 8, teaspoon: 2.7 }, carries: { thickener: "corn" } }),
   entry("sunflower-oil", "sunflower oil", { also: ["oil", "neutral oil"], of: { fat: 100 }, phase: "fat", density: [0.9195, OIL], measures: { swirl: [2.5, 1.5, 4], glug: [15, 8, 25] } }),
   entry("olive-oil", "olive oil", { of: { fat: 100 }, phase: "fat", density: [0.913, OIL], measures: { swirl: [2.5, 1.5, 4], glug: [15, 8, 25] } }),
   entry("walnut-oil", "walnut oil", { of: { fat: 100 }, phase: "fat", density: [0.92, OIL], allergens: ["nuts"], measures: { swirl: [2.5, 1.5, 4] } }),
