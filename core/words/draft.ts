@@ -99,8 +99,8 @@ function readClause(
     kind: StepKindName,
     lines: readonly SaidIngredient[],
     more: Partial<DraftPiece>,
-    own_ = clause,
-  ) => readStep(kind, text, own_, lines, id, more);
+    numbersIn = clause,
+  ) => readStep(kind, text, numbersIn, lines, id, more);
   if (!takesNothing || said.length === 0) return [read(heardKind, said, own)];
   // So many litres of water cover it: nothing is left to be worked out from the pot.
   return heardKind === "cover"
