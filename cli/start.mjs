@@ -56,8 +56,12 @@ export async function prepareDatabase(url, demo) {
   return done.output.trim();
 }
 
-/** Starts the HTTP server and waits until it answers. */
-export async function startServer(port, url) {
+const START_PATIENCE_MS = 60_000;
+/** A question that gets lost on a machine that is just starting is asked again. */
+const ASK_FOR_MS = 3000;
+
+/** Starts the HTTP server and waits until it answers; one that does not in time is ended. */
+export async function startServer(port, url, patienceMs = START_PATIENCE_MS) {
   const child = spawn(process.execPath, [inRoot("server", "index.js")], {
     env: { ...process.env, NODE_ENV: "production", DATABASE_URL: url, PORT: String(port), HOST },
     stdio: ["ignore", "inherit", "inherit"],
@@ -65,11 +69,14 @@ export async function startServer(port, url) {
   });
   let gone = false;
   child.on("exit", () => (gone = true));
-  const until = Date.now() + 30_000;
+  const until = Date.now() + patienceMs;
   for (;;) {
-    if (gone || Date.now() > until)
+    if (gone || Date.now() > until) {
+      await endProcess(child.pid);
       throw new Trouble("The application did not start; its last words stand above.");
-    const ready = await fetch(`http://${HOST}:${port}/readyz`).catch(() => null);
+    }
+    const asked = { signal: AbortSignal.timeout(ASK_FOR_MS) };
+    const ready = await fetch(`http://${HOST}:${port}/readyz`, asked).catch(() => null);
     if (ready?.ok) return child;
     await new Promise(done => setTimeout(done, 100));
   }
