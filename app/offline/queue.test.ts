@@ -66,6 +66,16 @@ describe("readings on their way to the server", () => {
     });
     expect(await pendingOf("a")).toEqual([]);
   });
+  test("without an answer they wait, and are sent again", async () => {
+    await enqueue("a", reading(1));
+    const silent: typeof fetch = (_url, init) =>
+      new Promise((_, reject) =>
+        init?.signal?.addEventListener("abort", () => reject(new Error("no answer"))),
+      );
+    expect(await deliver("a", silent, 20)).toEqual({ kind: "unreachable" });
+    expect(await pendingOf("a")).toHaveLength(1);
+    expect((await deliver("a", answer(200, { serverNow: 7 }))).kind).toBe("delivered");
+  });
   test("refused ones stay, with the server’s reason", async () => {
     await enqueue("a", reading(1));
     expect(await deliver("a", answer(409, { detail: "It says something else." }))).toEqual({

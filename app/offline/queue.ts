@@ -96,8 +96,15 @@ export type Delivery =
   | { readonly kind: "refused"; readonly message: string }
   | { readonly kind: "unreachable" };
 
+/** A network that takes a reading and gives no answer is none; the server knows a reading that it gets twice. */
+const ANSWER_PATIENCE_MS = 20_000;
+
 /** Sends what waits for a run. Delivered readings wait no longer; refused ones do, with the reason. */
-export async function deliver(runId: string, send: typeof fetch = fetch): Promise<Delivery> {
+export async function deliver(
+  runId: string,
+  send: typeof fetch = fetch,
+  patienceMs = ANSWER_PATIENCE_MS,
+): Promise<Delivery> {
   const events = await pendingOf(runId);
   if (!events.length) return { kind: "delivered", serverNow: Date.now() };
   let response: Response;
@@ -106,6 +113,7 @@ export async function deliver(runId: string, send: typeof fetch = fetch): Promis
       method: "POST",
       headers: { "Content-Type": "application/json" },
       body: JSON.stringify({ events }),
+      signal: AbortSignal.timeout(patienceMs),
     });
   } catch {
     return { kind: "unreachable" };
