@@ -18,7 +18,7 @@ export function readOptions(args) {
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Trouble(
       `“${values.port}” is not a port.`,
-      "Type a number from 1 to 65535, such as --port 4190.",
+      "Type a number from 1 to 65535, such as --port 4181.",
     );
   return { port, demo: !values["no-demo"], data: values.data };
 }

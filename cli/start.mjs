@@ -11,6 +11,8 @@ import { endLeft, forgetRunning, whatRuns, writeRunning } from "./running.mjs";
 import { Trouble, say } from "./say.mjs";
 import { endProcess, runProgram, tail } from "./shell.mjs";
 
+/** A question that gets no answer is asked again after so long. */
+const ASK_FOR_MS = 3000;
 const LEAST_FREE_MB = Number(process.env.HONDARO_LEAST_FREE_MB ?? 400);
 const HOST = "127.0.0.1";
 
@@ -21,7 +23,21 @@ const portFree = port =>
     probe.listen(port, HOST, () => probe.close(resolve));
   });
 
+/** Ports of other services that no browser opens, such as 4190. */
+const opensInBrowsers = port =>
+  fetch(`http://${HOST}:${port}/`, { signal: AbortSignal.timeout(ASK_FOR_MS) }).then(
+    () => true,
+    error => error.cause?.message !== "bad port",
+  );
+
+const nextPort = async port => ((await opensInBrowsers(port + 1)) ? port + 1 : nextPort(port + 1));
+
 async function checkPort(port) {
+  if (!(await opensInBrowsers(port)))
+    throw new Trouble(
+      `Browsers do not open port ${port}: it belongs to another service.`,
+      `Choose another: ./hondaro start --port ${await nextPort(port)}`,
+    );
   try {
     await portFree(port);
   } catch (error) {
@@ -32,7 +48,7 @@ async function checkPort(port) {
       );
     throw new Trouble(
       `Port ${port} is taken by another program.`,
-      `Stop that one, or serve Hondaro elsewhere: ./hondaro start --port ${port + 10}`,
+      `Stop that one, or serve Hondaro elsewhere: ./hondaro start --port ${await nextPort(port)}`,
     );
   }
 }
@@ -57,9 +73,6 @@ export async function prepareDatabase(url, demo) {
 }
 
 const START_PATIENCE_MS = 60_000;
-/** A question that gets lost on a machine that is just starting is asked again. */
-const ASK_FOR_MS = 3000;
-
 /** Starts the HTTP server and waits until it answers; one that does not in time is ended. */
 export async function startServer(port, url, patienceMs = START_PATIENCE_MS) {
   const child = spawn(process.execPath, [inRoot("server", "index.js")], {

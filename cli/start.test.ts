@@ -28,7 +28,7 @@ describe("start says what is wrong and what to do", () => {
     taken.close();
     expect(code).toBe(1);
     expect(text).toContain(`Port ${port} is taken by another program.`);
-    expect(text).toContain(`./hondaro start --port ${port + 10}`);
+    expect(text).toContain(`./hondaro start --port ${port + 1}`);
   });
   test("a folder it may not write to", () => {
     writeFileSync(join(folder, "file"), "");

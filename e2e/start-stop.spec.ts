@@ -71,6 +71,17 @@ test("start sets everything up, a second start is quick and changes nothing, sto
   rmSync(folder, { recursive: true, force: true });
 });
 
+test("a port that no browser opens is refused, with one that they do", async () => {
+  const { command } = await place();
+  const on4190 = command.with(command.indexOf("--port") + 1, "4190");
+  const refused = await run("./hondaro", on4190, { env }).then(
+    () => "",
+    (error: { stdout: string; stderr: string }) => error.stdout + error.stderr,
+  );
+  expect(refused).toContain("Browsers do not open port 4190");
+  expect(refused).toContain("--port 4191");
+});
+
 test("a server that never gets ready is ended, and said", async () => {
   const port = await freePort();
   const { startServer } = (await import(join(process.cwd(), "cli", "start.mjs"))) as {
