@@ -82,15 +82,16 @@ function readClause(
   const takesNothing = !STEP_KINDS[heardKind].takesLines;
   const again = heard.filter(one => isAgain(one, before));
   const said = heard.filter(one => !again.includes(one) && (one.massG !== null || !takesNothing));
+  const unknown = namesOfNothing(clause, heardKind, said, larder, shortNames);
   const own = {
     doubts: [
       ...contradictions(clause, said),
       ...(PUTS_MORE.has(heardKind) ? again.map(one => alreadyIn(one, before)) : []),
-      ...namesOfNothing(clause, heardKind, said, larder, shortNames),
+      ...unknown,
     ],
     questions: [
       ...ofBundles.map(ask => ({ about: "", ask })),
-      ...(said.length === 0 && before.went.size === 0 && NEEDS_SOMETHING.has(heardKind)
+      ...(said.length + unknown.length === 0 && before.went.size === 0 && NEEDS_SOMETHING.has(heardKind)
         ? [{ about: "", ask: "What is it, and how much? Nothing has gone in yet." }]
         : []),
     ],

@@ -1,8 +1,8 @@
 import type { FormulaDocument, Line } from "../formula";
-import type { Ingredient } from "../larder";
+import { type Ingredient, NO_COMPOSITION } from "../larder";
 
 const PREFIX = "formula-";
-/** What a litre of it counts as until it is walked, g/ml: between water and a glace. Always assumed. */
+/** What a litre of it counts as until it is walked, g/ml: between water and a glace. Always assumed; common practice, no source. */
 const A_LITRE = 1.02;
 
 /**
@@ -14,7 +14,7 @@ export const asIngredients = (formulas: Readonly<Record<string, FormulaDocument>
     id: `${PREFIX}${id}`,
     name: name.toLowerCase(),
     aliases: [],
-    composition: NOTHING_KNOWN,
+    composition: { ...NO_COMPOSITION, water: 100 },
     compositionSource: SOURCE,
     phase: "liquor",
     densityGPerMl: A_LITRE,
@@ -27,21 +27,6 @@ export const asIngredients = (formulas: Readonly<Record<string, FormulaDocument>
   }));
 
 const SOURCE = { mark: "P", text: "a formula of this kitchen; worked out where it is walked" } as const;
-const NOTHING_KNOWN: Ingredient["composition"] = {
-  water: 100,
-  fat: 0,
-  protein: 0,
-  collagen: 0,
-  sugars: 0,
-  starch: 0,
-  fibre: 0,
-  salt: 0,
-  ethanol: 0,
-  acid: 0,
-  volatileAcid: 0,
-  other: 0,
-};
-
 export const isFormula = ({ id }: Ingredient): boolean => id.startsWith(PREFIX);
 
 /** What a line draws on for an ingredient that was heard. */

@@ -338,3 +338,11 @@ Blend until smooth, pass through a fine sieve. Add 150 ml cream, season to 0.8% 
   expect(readFormula(document).ok).toBe(true);
   if (document) expect(walk(document, openKitchen(DEMO_KITCHEN)).problems).toEqual([]);
 });
+test("bringing to the boil costs no more than a little steam, up here where water boils at 96 °C", () => {
+  const { pieces } = read("Add 2 kg brown stock. Bring to the boil. Reduce by half.");
+  const document = formulaFromDraft("Jus", pieces);
+  if (!document) throw new Error("Nothing was read.");
+  const { problems, states } = walk(document, openKitchen(DEMO_KITCHEN));
+  expect(problems).toEqual([]);
+  expect(states[1]?.massG).toBeGreaterThan(1900);
+});

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { SolidKind } from "../../larder";
-import { evaporate, potMass } from "../../pot";
+import { boilingPoint, evaporate, potMass } from "../../pot";
 import { degC, g, minutes, mm, printNumber, s } from "../../quantity";
 import { type Warning, ok, refuse } from "../../result";
 import { LIDS, SURFACES, type SimulationInput, heatIntoPan, simulate, simulateToGoal } from "../../reduction";
@@ -32,6 +32,11 @@ const schema = z.strictObject({
 /** What gives its own juice and falls together: it need not be covered where the lid is on. */
 const SOFTENS_IN_STEAM: ReadonlySet<SolidKind> = new Set(["mirepoix", "mushrooms", "herbs"]);
 
+/** What is asked for so hot is a boil, wherever the kitchen stands, °C. */
+const BOIL_FROM_C = 99;
+/** A pot on the boil stands so far under the boiling point it had when it came up, K: it never gets hotter by waiting. */
+const UNDER_BOIL_K = 1;
+
 const WITH_LID = { off: "lid off", ajar: "lid ajar", on: "lid on" } as const;
 
 /** Brings the pot up and keeps it there: steam leaves from the surface, bones and vegetables give. */
@@ -49,7 +54,7 @@ export const simmer = defineStep({
     surface: "lazy" as const,
     setting: 1,
   }),
-  title: () => "Simmer, barely moving",
+  title: step => (step.holdC >= BOIL_FROM_C ? "Boil" : "Simmer, barely moving"),
   detail: step => `${step.holdC} °C for ${printHours(step.durationMin)}, ${WITH_LID[step.lid]}, skim`,
   cue: "a bubble now and then, scum drawn to one side, the liquor clear on a spoon",
   cautions: () => ["No open flame unwatched; a forecast or a timer of this program is not a safety device."],
@@ -69,6 +74,14 @@ export const simmer = defineStep({
     const before = potMass(pot);
     const geometry = geometryOfVessel(vessel);
     const warnings: Warning[] = [];
+    // Steam would go on and on towards a temperature that is over the boil here; fat alone has none.
+    const boils = boilingPoint(pot.liquor, context.around.pressurePa);
+    const holdC = degC(boils.ok ? Math.min(step.holdC, boils.value - UNDER_BOIL_K) : step.holdC);
+    if (boils.ok && step.holdC > boils.value)
+      warnings.push({
+        code: "OVER_THE_BOIL",
+        message: `Here it boils at ${printNumber(boils.value, 1)} °C: it gets no hotter than that, and is counted on the boil.`,
+      });
     const common = (): Omit<SimulationInput, "drive" | "goal" | "lid" | "surface"> => ({
       liquor: pot.liquor,
       temperatureC: pot.temperatureC,
@@ -83,7 +96,7 @@ export const simmer = defineStep({
     // Bring it up on the burner, lid off: there is scum to take.
     let heatUpS = 0;
     let course: StepCourse = [];
-    if (burner && pot.temperatureC < step.holdC) {
+    if (burner && pot.temperatureC < holdC) {
       const flame = heatIntoPan(
         { kind: burner.kind, setting: step.setting, overlap: 1 },
         geometry.baseDiameterMm,
@@ -93,7 +106,7 @@ export const simmer = defineStep({
       const up = simulateToGoal({
         ...common(),
         drive: { watts: flame.value },
-        goal: { temperatureC: degC(step.holdC) },
+        goal: { temperatureC: holdC },
         lid: "off",
         surface: step.surface,
         trace: true,
@@ -110,7 +123,7 @@ export const simmer = defineStep({
 
     const held = simulate({
       ...common(),
-      drive: { holdC: degC(step.holdC) },
+      drive: { holdC },
       goal: "time",
       mostS: minutes(step.durationMin),
       lid: step.lid,
@@ -138,7 +151,7 @@ export const simmer = defineStep({
       if (full.ok && held.value.requiredW > full.value)
         warnings.push({
           code: "BURNER_TOO_SMALL",
-          message: `Holding ${step.holdC} °C takes ${printNumber(held.value.requiredW)} W; this burner gives ${printNumber(full.value)} W into the pot.`,
+          message: `Holding ${printNumber(holdC)} °C takes ${printNumber(held.value.requiredW)} W; this burner gives ${printNumber(full.value)} W into the pot.`,
         });
     }
     const steam = g(before - potMass(given.value));

@@ -90,6 +90,18 @@ describe("simmer", () => {
     const warning = dry.ok ? dry.value.warnings.find(w => w.code === "NOT_COVERED") : undefined;
     expect(warning?.message).toMatch(/top up \d/);
   });
+  test("a boil is no hotter than water boils here, and does not boil the pot away to get there", () => {
+    const boiled = after("simmer", { holdC: 100, durationMin: 5 }, start);
+    const hottest = after("simmer", { holdC: 110, durationMin: 5 }, start);
+    const simmered = after("simmer", { holdC: 90, durationMin: 5 }, start);
+    const steam = (of: typeof boiled) => of.computed[0]?.massG ?? NaN;
+    expect(steam(hottest)).toBeCloseTo(steam(boiled), 6);
+    expect(steam(boiled)).toBeGreaterThan(steam(simmered));
+    expect(steam(boiled)).toBeLessThan(0.1 * potMass(start.pot));
+    expect(boiled.pot.temperatureC).toBeLessThan(100);
+    expect(boiled.warnings.map(w => w.code)).toContain("OVER_THE_BOIL");
+    expect(simmered.warnings.map(w => w.code)).not.toContain("OVER_THE_BOIL");
+  });
   test("heating up takes time and steam before the clock of the simmer starts", () => {
     const held = after("simmer", { durationMin: 60 }, start);
     expect(held.durationS).toBeGreaterThan(3600 + 600);
