@@ -6,7 +6,9 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { findProgram, installDebianPackage } from "./debian.mjs";
 import { Trouble } from "./say.mjs";
-import { endProcess, isAlive, runProgram, tail } from "./shell.mjs";
+import { isStill } from "./running.mjs";
+import { endProcess, runProgram, tail } from "./shell.mjs";
+import { readJsonFile, writeWhole } from "./whole-file.mjs";
 
 const SERVER = ["/usr/sbin/mariadbd", "/usr/local/sbin/mariadbd", "/usr/sbin/mysqld"];
 const INSTALL = ["/usr/bin/mariadb-install-db", "/usr/bin/mysql_install_db"];
@@ -88,7 +90,7 @@ export function checkDataFolder(folder) {
 
 /**
  * Starts a private MariaDB below a folder: own port, socket, password and data, on loopback only. A server that an
- * earlier start left running there is taken over.
+ * earlier start left running there is ended first.
  *
  * @returns url for the application, pid, and stop()
  */
@@ -99,16 +101,15 @@ export async function startMariadb(folder) {
   checkDataFolder(folder);
   const fresh = !existsSync(places.data);
   if (fresh) await makeDataFolder(places);
-  const settings = existsSync(places.settings)
-    ? JSON.parse(readFileSync(places.settings, "utf8"))
-    : { password: randomBytes(18).toString("base64url") };
+  // A file that a full disk has spoiled costs nothing: the server is given a new password as it starts.
+  const settings = readSettings(places.settings) ?? { password: randomBytes(18).toString("base64url") };
 
   const left = existsSync(places.pid) ? Number(readFileSync(places.pid, "utf8")) : 0;
-  if (left && isAlive(left) && settings.port && (await answers(settings.port))) return handle(settings, left);
+  // One that was left running may not know what a server is told as it starts.
+  if (isStill(left, places.data)) await endProcess(left, 30_000);
 
   settings.port = settings.port && (await portIsFree(settings.port)) ? settings.port : await freePort();
-  writeFileSync(places.settings, JSON.stringify(settings), { mode: 0o600 });
-  writeFileSync(places.init, initSql(settings.password), { mode: 0o600 });
+  keepSettings(places, settings);
   const log = openSync(places.log, "a");
   const child = spawn(
     findProgram(SERVER),
@@ -135,11 +136,14 @@ export async function startMariadb(folder) {
   child.on("exit", () => (gone = true));
   const until = Date.now() + 60_000;
   while (!(await answers(settings.port))) {
-    if (gone || Date.now() > until)
+    if (gone || Date.now() > until) {
+      // Given up is ended: nothing of ours goes on alone.
+      if (!gone) await endProcess(child.pid);
       throw new Trouble(
         `The database did not start:\n${tail(readFileSync(places.log, "utf8"), 8)}`,
         `Its log is ${places.log}. A full disk and a folder of another owner are the usual reasons.`,
       );
+    }
     await new Promise(done => setTimeout(done, 100));
   }
   return handle(settings, child.pid);
@@ -152,11 +156,36 @@ const portIsFree = port =>
     probe.listen(port, "127.0.0.1", () => probe.close(() => resolve(true)));
   });
 
+function readSettings(path) {
+  const settings = readJsonFile(path);
+  return typeof settings?.password === "string" && /^[\w-]{16,}$/.test(settings.password) ? settings : null;
+}
+
+function keepSettings(places, settings) {
+  try {
+    writeWhole(places.settings, JSON.stringify(settings));
+    writeWhole(places.init, initSql(settings.password));
+  } catch (error) {
+    if (error.code !== "ENOSPC") throw error;
+    throw new Trouble(
+      `The disk that holds ${places.settings} is full.`,
+      "Free about 500 MB and start again; what is stored stays as it is.",
+    );
+  }
+}
+
+/**
+ * Said to the server at each of its starts, so that older folders heal: the kitchen has its own account, the only other one
+ * is root by the socket, and both need the password. A server is made with three more roots that need none.
+ */
 const initSql =
   password => `CREATE DATABASE IF NOT EXISTS hondaro CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci;
 CREATE USER IF NOT EXISTS 'hondaro'@'127.0.0.1' IDENTIFIED BY '${password}';
+ALTER USER 'hondaro'@'127.0.0.1' IDENTIFIED BY '${password}';
 GRANT ALL PRIVILEGES ON hondaro.* TO 'hondaro'@'127.0.0.1';
 ALTER USER 'root'@'localhost' IDENTIFIED BY '${password}';
+DELETE FROM mysql.global_priv WHERE NOT ((User = 'hondaro' AND Host = '127.0.0.1') OR (User IN ('root', 'mariadb.sys') AND Host = 'localhost'));
+FLUSH PRIVILEGES;
 `;
 
 const handle = ({ port, password }, pid) => ({

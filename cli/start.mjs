@@ -3,6 +3,7 @@ import { statfsSync } from "node:fs";
 import { createServer } from "node:net";
 import { ensureBuild } from "./build.mjs";
 import { keepDatabase } from "./keep-database.mjs";
+import { lockHolder, takeLock } from "./lock.mjs";
 import { checkDataFolder, makeFolder, startMariadb } from "./mariadb.mjs";
 import { readOptions } from "./options.mjs";
 import { ensurePackages } from "./packages.mjs";
@@ -98,11 +99,30 @@ export async function startServer(port, url, patienceMs = START_PATIENCE_MS) {
 export async function run(args) {
   const options = readOptions(args);
   const folder = dataFolder(options.data);
+  const lock = await takeLock(folder);
+  if (!lock) return alreadyStarted(folder);
+  try {
+    return await startHere(folder, options);
+  } finally {
+    lock.release();
+  }
+}
+
+/** Somebody else starts or serves this folder: says who, and touches nothing of theirs. */
+async function alreadyStarted(folder) {
   const running = whatRuns(folder);
   if (running?.pid) {
     say.line(`Hondaro is running already: ${running.url}  (./hondaro stop ends it)`);
     return 0;
   }
+  throw new Trouble(
+    `Hondaro is being started here already (process ${await lockHolder(folder)}).`,
+    "Wait for it to say where it serves, or end it with ./hondaro stop.",
+  );
+}
+
+async function startHere(folder, options) {
+  const running = whatRuns(folder);
   if (running?.serverPid || running?.mariadbPid) {
     say.step("Ending what an earlier start left running …");
     await endLeft(folder, running);

@@ -1,9 +1,11 @@
-import { spawnSync } from "node:child_process";
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { execFile, spawnSync } from "node:child_process";
+import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { promisify } from "node:util";
 import { afterAll, describe, expect, test } from "vitest";
+import { lockHolder, takeLock } from "./lock.mjs";
 
 const folder = mkdtempSync(join(tmpdir(), "hondaro-cli-"));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -17,6 +19,13 @@ function refusal(args: readonly string[], env: Record<string, string> = {}) {
   });
   return { code: done.status, text: done.stderr };
 }
+
+/** The same, while this process goes on answering. */
+const refusalMeanwhile = (args: readonly string[]) =>
+  promisify(execFile)("./hondaro", args, { env: { ...process.env, DATABASE_URL: "" } }).then(
+    () => ({ code: 0, text: "" }),
+    (error: { code: number; stderr: string }) => ({ code: error.code, text: error.stderr }),
+  );
 
 describe("start says what is wrong and what to do", () => {
   test("a taken port", async () => {
@@ -50,6 +59,21 @@ describe("start says what is wrong and what to do", () => {
     expect(code).toBe(1);
     expect(text).toContain("half-made");
     expect(text).toContain("rm -r");
+  });
+  test("a start that somebody else has begun", async () => {
+    const holder = await takeLock(join(folder, "e"));
+    const { code, text } = await refusalMeanwhile(["start", "--port", "41973", "--data", join(folder, "e")]);
+    expect(code).toBe(1);
+    expect(text).toContain(`being started here already (process ${process.pid})`);
+    holder?.release();
+    expect(await lockHolder(join(folder, "e"))).toBeNull();
+  });
+  test("what is running stands in a file that a full disk has spoiled", () => {
+    mkdirSync(join(folder, "f"), { recursive: true });
+    writeFileSync(join(folder, "f", "running.json"), "");
+    const stop = spawnSync("./hondaro", ["stop", "--data", join(folder, "f")], { encoding: "utf8" });
+    expect(stop.status).toBe(0);
+    expect(existsSync(join(folder, "f", "running.json"))).toBe(false);
   });
   test("a data folder whose password is gone", () => {
     mkdirSync(join(folder, "d", "mariadb", "mysql"), { recursive: true });

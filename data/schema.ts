@@ -1,4 +1,5 @@
 import {
+  bigint,
   boolean,
   char,
   date,
@@ -204,7 +205,7 @@ export const runEvent = mysqlTable(
       .references(() => kitchen.id),
     /** The device's clock. */
     at: instant().notNull(),
-    clockOffsetMs: int().notNull(),
+    clockOffsetMs: bigint({ mode: "number" }).notNull(),
     personId: id()
       .notNull()
       .references(() => person.id),

@@ -1,4 +1,4 @@
-CREATE TABLE `audit` (
+CREATE TABLE IF NOT EXISTS `audit` (
 	`id` char(26) NOT NULL,
 	`kitchen_id` varchar(40) NOT NULL,
 	`person_id` varchar(40) NOT NULL,
@@ -9,7 +9,7 @@ CREATE TABLE `audit` (
 	CONSTRAINT `audit_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `batch` (
+CREATE TABLE IF NOT EXISTS `batch` (
 	`run_id` varchar(40) NOT NULL,
 	`kitchen_id` varchar(40) NOT NULL,
 	`formula_version_id` varchar(40) NOT NULL,
@@ -25,7 +25,7 @@ CREATE TABLE `batch` (
 	CONSTRAINT `batch_run_id` PRIMARY KEY(`run_id`)
 );
 --> statement-breakpoint
-CREATE TABLE `burner` (
+CREATE TABLE IF NOT EXISTS `burner` (
 	`kitchen_id` varchar(40) NOT NULL,
 	`id` varchar(40) NOT NULL,
 	`position` int NOT NULL,
@@ -33,7 +33,7 @@ CREATE TABLE `burner` (
 	CONSTRAINT `burner_kitchen_id_id_pk` PRIMARY KEY(`kitchen_id`,`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `formula` (
+CREATE TABLE IF NOT EXISTS `formula` (
 	`id` varchar(40) NOT NULL,
 	`kitchen_id` varchar(40) NOT NULL,
 	`name` varchar(120) NOT NULL,
@@ -42,7 +42,7 @@ CREATE TABLE `formula` (
 	CONSTRAINT `formula_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `formula_version` (
+CREATE TABLE IF NOT EXISTS `formula_version` (
 	`id` varchar(40) NOT NULL,
 	`kitchen_id` varchar(40) NOT NULL,
 	`formula_id` varchar(40) NOT NULL,
@@ -58,7 +58,7 @@ CREATE TABLE `formula_version` (
 	CONSTRAINT `formula_version_formulaId_number_unique` UNIQUE(`formula_id`,`number`)
 );
 --> statement-breakpoint
-CREATE TABLE `ingredient` (
+CREATE TABLE IF NOT EXISTS `ingredient` (
 	`kitchen_id` varchar(40) NOT NULL,
 	`id` varchar(40) NOT NULL,
 	`name` varchar(120) NOT NULL,
@@ -66,7 +66,7 @@ CREATE TABLE `ingredient` (
 	CONSTRAINT `ingredient_kitchen_id_id_pk` PRIMARY KEY(`kitchen_id`,`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `kitchen` (
+CREATE TABLE IF NOT EXISTS `kitchen` (
 	`id` varchar(40) NOT NULL,
 	`name` varchar(120) NOT NULL,
 	`altitude_m` double NOT NULL,
@@ -79,7 +79,7 @@ CREATE TABLE `kitchen` (
 	CONSTRAINT `kitchen_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `person` (
+CREATE TABLE IF NOT EXISTS `person` (
 	`id` varchar(40) NOT NULL,
 	`kitchen_id` varchar(40) NOT NULL,
 	`name` varchar(120) NOT NULL,
@@ -88,7 +88,7 @@ CREATE TABLE `person` (
 	CONSTRAINT `person_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `run` (
+CREATE TABLE IF NOT EXISTS `run` (
 	`id` varchar(40) NOT NULL,
 	`kitchen_id` varchar(40) NOT NULL,
 	`formula_id` varchar(40) NOT NULL,
@@ -101,7 +101,7 @@ CREATE TABLE `run` (
 	CONSTRAINT `run_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `run_event` (
+CREATE TABLE IF NOT EXISTS `run_event` (
 	`id` char(26) NOT NULL,
 	`run_id` varchar(40) NOT NULL,
 	`kitchen_id` varchar(40) NOT NULL,
@@ -114,7 +114,7 @@ CREATE TABLE `run_event` (
 	CONSTRAINT `run_event_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `vessel` (
+CREATE TABLE IF NOT EXISTS `vessel` (
 	`kitchen_id` varchar(40) NOT NULL,
 	`id` varchar(40) NOT NULL,
 	`position` int NOT NULL,
@@ -122,25 +122,25 @@ CREATE TABLE `vessel` (
 	CONSTRAINT `vessel_kitchen_id_id_pk` PRIMARY KEY(`kitchen_id`,`id`)
 );
 --> statement-breakpoint
-ALTER TABLE `audit` ADD CONSTRAINT `audit_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `audit` ADD CONSTRAINT `audit_person_id_person_id_fk` FOREIGN KEY (`person_id`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `batch` ADD CONSTRAINT `batch_run_id_run_id_fk` FOREIGN KEY (`run_id`) REFERENCES `run`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `batch` ADD CONSTRAINT `batch_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `batch` ADD CONSTRAINT `batch_formula_version_id_formula_version_id_fk` FOREIGN KEY (`formula_version_id`) REFERENCES `formula_version`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `burner` ADD CONSTRAINT `burner_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `formula` ADD CONSTRAINT `formula_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `formula_version` ADD CONSTRAINT `formula_version_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `formula_version` ADD CONSTRAINT `formula_version_edited_by_person_id_fk` FOREIGN KEY (`edited_by`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `ingredient` ADD CONSTRAINT `ingredient_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `person` ADD CONSTRAINT `person_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `run` ADD CONSTRAINT `run_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `run` ADD CONSTRAINT `run_formula_id_formula_id_fk` FOREIGN KEY (`formula_id`) REFERENCES `formula`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `run` ADD CONSTRAINT `run_formula_version_id_formula_version_id_fk` FOREIGN KEY (`formula_version_id`) REFERENCES `formula_version`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `run` ADD CONSTRAINT `run_started_by_person_id_fk` FOREIGN KEY (`started_by`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `run_event` ADD CONSTRAINT `run_event_run_id_run_id_fk` FOREIGN KEY (`run_id`) REFERENCES `run`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `run_event` ADD CONSTRAINT `run_event_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `run_event` ADD CONSTRAINT `run_event_person_id_person_id_fk` FOREIGN KEY (`person_id`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `vessel` ADD CONSTRAINT `vessel_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-CREATE INDEX `audit_by_subject` ON `audit` (`subject`);--> statement-breakpoint
-CREATE INDEX `run_by_end` ON `run` (`kitchen_id`,`finished_at`);--> statement-breakpoint
-CREATE INDEX `run_event_by_run` ON `run_event` (`run_id`);
+ALTER TABLE `audit` ADD CONSTRAINT `audit_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `audit_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `audit` ADD CONSTRAINT `audit_person_id_person_id_fk` FOREIGN KEY IF NOT EXISTS `audit_person_id_person_id_fk` (`person_id`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `batch` ADD CONSTRAINT `batch_run_id_run_id_fk` FOREIGN KEY IF NOT EXISTS `batch_run_id_run_id_fk` (`run_id`) REFERENCES `run`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `batch` ADD CONSTRAINT `batch_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `batch_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `batch` ADD CONSTRAINT `batch_formula_version_id_formula_version_id_fk` FOREIGN KEY IF NOT EXISTS `batch_formula_version_id_formula_version_id_fk` (`formula_version_id`) REFERENCES `formula_version`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `burner` ADD CONSTRAINT `burner_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `burner_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `formula` ADD CONSTRAINT `formula_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `formula_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `formula_version` ADD CONSTRAINT `formula_version_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `formula_version_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `formula_version` ADD CONSTRAINT `formula_version_edited_by_person_id_fk` FOREIGN KEY IF NOT EXISTS `formula_version_edited_by_person_id_fk` (`edited_by`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `ingredient` ADD CONSTRAINT `ingredient_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `ingredient_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `person` ADD CONSTRAINT `person_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `person_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `run` ADD CONSTRAINT `run_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `run_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `run` ADD CONSTRAINT `run_formula_id_formula_id_fk` FOREIGN KEY IF NOT EXISTS `run_formula_id_formula_id_fk` (`formula_id`) REFERENCES `formula`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `run` ADD CONSTRAINT `run_formula_version_id_formula_version_id_fk` FOREIGN KEY IF NOT EXISTS `run_formula_version_id_formula_version_id_fk` (`formula_version_id`) REFERENCES `formula_version`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `run` ADD CONSTRAINT `run_started_by_person_id_fk` FOREIGN KEY IF NOT EXISTS `run_started_by_person_id_fk` (`started_by`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `run_event` ADD CONSTRAINT `run_event_run_id_run_id_fk` FOREIGN KEY IF NOT EXISTS `run_event_run_id_run_id_fk` (`run_id`) REFERENCES `run`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `run_event` ADD CONSTRAINT `run_event_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `run_event_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `run_event` ADD CONSTRAINT `run_event_person_id_person_id_fk` FOREIGN KEY IF NOT EXISTS `run_event_person_id_person_id_fk` (`person_id`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `vessel` ADD CONSTRAINT `vessel_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `vessel_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+CREATE INDEX IF NOT EXISTS `audit_by_subject` ON `audit` (`subject`);--> statement-breakpoint
+CREATE INDEX IF NOT EXISTS `run_by_end` ON `run` (`kitchen_id`,`finished_at`);--> statement-breakpoint
+CREATE INDEX IF NOT EXISTS `run_event_by_run` ON `run_event` (`run_id`);

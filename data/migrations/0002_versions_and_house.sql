@@ -1,3 +1,3 @@
-ALTER TABLE `formula_version` ADD `reason` varchar(300);--> statement-breakpoint
-ALTER TABLE `kitchen` ADD `house` json;--> statement-breakpoint
-ALTER TABLE `person` ADD `display` json;
+ALTER TABLE `formula_version` ADD COLUMN IF NOT EXISTS `reason` varchar(300);--> statement-breakpoint
+ALTER TABLE `kitchen` ADD COLUMN IF NOT EXISTS `house` json;--> statement-breakpoint
+ALTER TABLE `person` ADD COLUMN IF NOT EXISTS `display` json;

@@ -1,4 +1,4 @@
-CREATE TABLE `body_reading` (
+CREATE TABLE IF NOT EXISTS `body_reading` (
 	`id` char(26) NOT NULL,
 	`kitchen_id` varchar(40) NOT NULL,
 	`family` varchar(40) NOT NULL,
@@ -15,6 +15,6 @@ CREATE TABLE `body_reading` (
 	CONSTRAINT `body_reading_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-ALTER TABLE `body_reading` ADD CONSTRAINT `body_reading_kitchen_id_kitchen_id_fk` FOREIGN KEY (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `body_reading` ADD CONSTRAINT `body_reading_person_id_person_id_fk` FOREIGN KEY (`person_id`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-CREATE INDEX `body_reading_by_kitchen` ON `body_reading` (`kitchen_id`,`family`);
+ALTER TABLE `body_reading` ADD CONSTRAINT `body_reading_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `body_reading_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `body_reading` ADD CONSTRAINT `body_reading_person_id_person_id_fk` FOREIGN KEY IF NOT EXISTS `body_reading_person_id_person_id_fk` (`person_id`) REFERENCES `person`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+CREATE INDEX IF NOT EXISTS `body_reading_by_kitchen` ON `body_reading` (`kitchen_id`,`family`);

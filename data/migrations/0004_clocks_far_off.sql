@@ -1,0 +1,1 @@
+ALTER TABLE `run_event` MODIFY COLUMN `clock_offset_ms` bigint NOT NULL;
