@@ -13,3 +13,6 @@ export interface Section {
 }
 
 export const sectionContext = createContext<Section>();
+
+/** Set while a request is answered, when the database does not answer. */
+export const databaseAwayContext = createContext<{ away: boolean }>();

@@ -9,8 +9,9 @@ import {
   ServerRouter,
   isRouteErrorResponse,
 } from "react-router";
+import { isAway } from "~/data";
 import { logger } from "~/server/log";
-import { nonceContext } from "./context.server";
+import { databaseAwayContext, nonceContext } from "./context.server";
 
 /** A page that takes longer than this is given up. */
 const RENDER_LIMIT_MS = 5000;
@@ -66,7 +67,12 @@ const describe = (error: unknown) =>
       }
     : { name: "unknown" };
 
-export const handleError: HandleErrorFunction = (error, { request }) => {
+export const handleError: HandleErrorFunction = (error, { request, context }) => {
+  if (isAway(error)) {
+    (context as Readonly<RouterContextProvider>).get(databaseAwayContext).away = true;
+    logger.warn({ url: new URL(request.url).pathname }, "the database does not answer");
+    return;
+  }
   if (request.signal.aborted || (isRouteErrorResponse(error) && error.status < 500)) return;
   logger.error({ error: describe(error), url: new URL(request.url).pathname }, "request failed");
 };

@@ -1,11 +1,13 @@
 import "./styles.css";
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, isRouteErrorResponse } from "react-router";
 import { Toaster } from "sonner";
 import { z } from "zod";
 import { database, listPeople, onlyKitchenId } from "~/data";
 import type { Route } from "./+types/root";
-import { sectionContext } from "./context.server";
+import { databaseAwayContext, sectionContext } from "./context.server";
+import { later } from "./later.server";
+import { startCourier } from "./offline/courier";
 import { personCookie } from "./people/person.server";
 
 // Zod would try `eval` once, which the content policy reports.
@@ -25,7 +27,13 @@ const findSection: Route.MiddlewareFunction = async ({ request, context }) => {
   context.set(sectionContext, { kitchenId, people, person: people.find(p => p.id === id) ?? null });
 };
 
-export const middleware: Route.MiddlewareFunction[] = [findSection];
+/** A database that is away for a moment breaks no page: whoever asked is told to ask again. */
+const whileDatabaseIsAway: Route.MiddlewareFunction = async ({ request, context }, next) => {
+  const response = await next();
+  return context.get(databaseAwayContext).away ? later(request) : response;
+};
+
+export const middleware: Route.MiddlewareFunction[] = [whileDatabaseIsAway, findSection];
 
 export const meta: Route.MetaFunction = () => [{ title: "Hondaro" }];
 
@@ -53,6 +61,8 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function Root() {
+  // Readings that wait on this device leave from any page, not only from the pot they belong to.
+  useEffect(startCourier, []);
   return <Outlet />;
 }
 

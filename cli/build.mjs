@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { existsSync, readFileSync, readdirSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { inRoot } from "./paths.mjs";
+import { ROOT, inRoot } from "./paths.mjs";
 import { Trouble, say } from "./say.mjs";
 import { runProgram, tail } from "./shell.mjs";
 
@@ -43,5 +43,23 @@ export async function ensureBuild() {
     env: { NODE_ENV: "production" },
   });
   if (done.code !== 0) throw new Trouble(`The application could not be built:\n${tail(done.output, 20)}`);
+  await buildJobs();
   writeFileSync(STAMP, wanted);
+}
+
+/** What runs in threads of its own beside the server is put together by itself. */
+async function buildJobs() {
+  const { build } = await import("vite");
+  await build({
+    configFile: false,
+    root: ROOT,
+    logLevel: "error",
+    publicDir: false,
+    build: {
+      ssr: true,
+      outDir: inRoot("build", "jobs"),
+      target: "node20",
+      rolldownOptions: { input: inRoot("server", "jobs.ts") },
+    },
+  });
 }

@@ -59,10 +59,17 @@ export async function addBodyReading(
 /** Takes a reading back; it stays in the table and no longer counts. */
 export async function undoBodyReading(db: Database, change: Change, id: string): Promise<void> {
   await db.transaction(async tx => {
-    await tx
+    const [undone] = await tx
       .update(bodyReading)
       .set({ undoneAt: change.now })
-      .where(and(eq(bodyReading.id, id), eq(bodyReading.kitchenId, change.kitchenId)));
+      .where(
+        and(
+          eq(bodyReading.id, id),
+          eq(bodyReading.kitchenId, change.kitchenId),
+          isNull(bodyReading.undoneAt),
+        ),
+      );
+    if (undone.affectedRows === 0) return;
     await recordAudit(tx, { ...change, what: "body-reading-undone", subject: id, detail: {} });
   });
 }

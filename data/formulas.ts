@@ -4,6 +4,7 @@ import { ulid } from "ulid";
 import { type FormulaDocument, readFormula } from "../core/formula";
 import { valueOf } from "../core/result";
 import { recordAudit } from "./audit";
+import { inserted } from "./database-errors";
 import type { Database, Queries } from "./connection";
 import { batch, formula, formulaVersion, person, run } from "./schema";
 
@@ -121,7 +122,11 @@ export async function listCooked(
   }));
 }
 
-/** Writes a new formula as its version 1. */
+/**
+ * Writes a new formula as its version 1. Whoever sends it names its id: sent twice because an answer got lost, it is
+ * made once.
+ * @returns its id; nothing is written where the kitchen has one of that id
+ */
 export async function insertFormula(
   db: Queries,
   input: { id?: string; kitchenId: string; document: FormulaDocument; personId: string; now: Date },
@@ -129,9 +134,12 @@ export async function insertFormula(
   const id = input.id ?? ulid();
   const versionId = ulid();
   const { kitchenId, document, personId, now } = input;
-  await db
-    .insert(formula)
-    .values({ id, kitchenId, name: document.name, currentVersionId: versionId, rowVersion: 1 });
+  const made = await inserted(
+    db
+      .insert(formula)
+      .values({ id, kitchenId, name: document.name, currentVersionId: versionId, rowVersion: 1 }),
+  );
+  if (!made) return id;
   await db.insert(formulaVersion).values({
     id: versionId,
     kitchenId,
@@ -162,7 +170,8 @@ export type SaveOutcome =
 
 /**
  * Saves an edit that started from `rowVersion`. A version that was cooked stays as it is: the edit becomes the next
- * version. If somebody else saved meanwhile nothing is written and their version comes back.
+ * version. If somebody else saved meanwhile nothing is written and their version comes back; an edit that is there already,
+ * because it was sent again when its answer got lost, is saved.
  */
 export async function saveFormula(
   db: Database,
@@ -213,7 +222,9 @@ export async function saveFormula(
   });
   const stored = await findFormula(db, kitchenId, id);
   if (!stored) return null;
-  return done ? { ok: true, saved: stored } : { ok: false, current: stored };
+  const there =
+    stored.rowVersion === input.rowVersion + 1 && checksumOf(stored.document) === checksumOf(document);
+  return done || there ? { ok: true, saved: stored } : { ok: false, current: stored };
 }
 
 /** Numbers run on, whichever version one starts from. */

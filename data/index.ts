@@ -1,14 +1,6 @@
 export { type Connection, type Database, database, openDatabase } from "./connection";
 export { migrateDatabase } from "./migrate";
-export {
-  type Person,
-  insertKitchen,
-  listPeople,
-  loadKitchen,
-  onlyKitchenId,
-  saveDisplay,
-  saveHouse,
-} from "./kitchens";
+export { type Person, insertKitchen, listPeople, loadKitchen, onlyKitchenId, saveDisplay } from "./kitchens";
 export {
   type SaveOutcome,
   findFormula,
@@ -44,9 +36,13 @@ export {
   type KitchenFigures,
   addBurner,
   findStoredVessel,
+  figuresOf,
   moveBurner,
   saveAppliance,
   saveFact,
+  saveHouse,
   saveKitchenFigures,
   saveVessel,
 } from "./kit";
+export { isAway } from "./database-errors";
+export { type Kept, markOf } from "./seen";

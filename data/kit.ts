@@ -1,12 +1,16 @@
 import { and, asc, eq, sql } from "drizzle-orm";
 import type { FactId } from "../core/facts";
+import { type House, USUAL_HOUSE, houseSchema } from "../core/house";
 import { type Appliance, applianceSchema } from "../core/kit";
 import { type Burner, burnerSchema } from "../core/reduction";
+import { InvariantError } from "../core/result";
 import { type Vessel, vesselSchema } from "../core/vessel";
 import { recordAudit } from "./audit";
+import { inserted } from "./database-errors";
 import type { Database, Queries } from "./connection";
 import type { Change, SaveOutcome } from "./larder";
 import { appliance, burner, kitchen, vessel } from "./schema";
+import { type Kept, markOf } from "./seen";
 
 export interface Kit {
   readonly vessels: readonly Vessel[];
@@ -44,7 +48,10 @@ export async function findStoredVessel(
 /** Last in the row of its kind: where a new thing goes. */
 const LAST = 10_000;
 
-/** @param rowVersion the version the edit started from; 0 for a new one */
+/**
+ * @param rowVersion the version the edit started from; 0 for a new one
+ * @returns `stale` too where two make the same new one at once: the second finds the first one's
+ */
 export async function saveVessel(
   db: Database,
   change: Change,
@@ -53,14 +60,10 @@ export async function saveVessel(
 ): Promise<SaveOutcome> {
   return db.transaction(async tx => {
     if (rowVersion === 0) {
-      const [taken] = await tx
-        .select({ id: vessel.id })
-        .from(vessel)
-        .where(and(eq(vessel.kitchenId, change.kitchenId), eq(vessel.id, of.id)));
-      if (taken) return "stale";
-      await tx
-        .insert(vessel)
-        .values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of });
+      const made = await inserted(
+        tx.insert(vessel).values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of }),
+      );
+      if (!made) return "stale";
     } else {
       const [done] = await tx
         .update(vessel)
@@ -103,19 +106,40 @@ export async function moveBurner(
   });
 }
 
-/** Sets a new burner down. */
-export async function addBurner(db: Queries, change: Change, of: Burner): Promise<void> {
-  await db.insert(burner).values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of });
-  await recordAudit(db, { ...change, what: "burner", subject: of.id, detail: { burner: of } });
+/** Sets a new burner down; `stale` where one of its id stands there already. */
+export async function addBurner(db: Database, change: Change, of: Burner): Promise<SaveOutcome> {
+  return db.transaction(async tx => {
+    const made = await inserted(
+      tx.insert(burner).values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of }),
+    );
+    if (!made) return "stale";
+    await recordAudit(tx, { ...change, what: "burner", subject: of.id, detail: { burner: of } });
+    return "saved";
+  });
 }
 
-/** Writes a new appliance or the changed one of the same id. */
-export async function saveAppliance(db: Queries, change: Change, of: Appliance): Promise<void> {
-  await db
-    .insert(appliance)
-    .values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of })
-    .onDuplicateKeyUpdate({ set: { document: of, rowVersion: sql`${appliance.rowVersion} + 1` } });
-  await recordAudit(db, { ...change, what: "appliance", subject: of.id, detail: { appliance: of } });
+/**
+ * Writes a new appliance or the changed one of the same id.
+ * @param seen mark of the appliance the form was filled from; of `null` for a new one
+ */
+export async function saveAppliance(
+  db: Database,
+  change: Change,
+  of: Appliance,
+  seen: string,
+): Promise<Kept<Appliance>> {
+  return db.transaction(async tx => {
+    const mine = and(eq(appliance.kitchenId, change.kitchenId), eq(appliance.id, of.id));
+    const [row] = await tx.select().from(appliance).where(mine).for("update");
+    const theirs = row ? applianceSchema.parse(row.document) : null;
+    if (theirs && markOf(theirs) !== seen) return { kept: false, theirs };
+    await tx
+      .insert(appliance)
+      .values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of })
+      .onDuplicateKeyUpdate({ set: { document: of, rowVersion: sql`${appliance.rowVersion} + 1` } });
+    await recordAudit(tx, { ...change, what: "appliance", subject: of.id, detail: { appliance: of } });
+    return { kept: true };
+  });
 }
 
 export interface KitchenFigures {
@@ -125,46 +149,87 @@ export interface KitchenFigures {
   readonly humidity: number;
 }
 
-/** Keeps a kitchen's own value of a fact the sums rest on; `null` goes back to the usual one. */
+/**
+ * Keeps a kitchen's own value of a fact the sums rest on; `null` goes back to the usual one.
+ * @param seen mark of the own value the form was filled from
+ */
 export async function saveFact(
   db: Database,
   change: Change,
   id: FactId,
   value: number | null,
-): Promise<void> {
-  await db.transaction(async tx => {
-    const mine = eq(kitchen.id, change.kitchenId);
-    const [row] = await tx.select({ facts: kitchen.facts }).from(kitchen).where(mine).for("update");
-    if (!row) return;
+  seen: string,
+): Promise<Kept<number | null>> {
+  return db.transaction(async tx => {
+    const row = await kitchenRow(tx, change.kitchenId);
     const { [id]: before, ...others } = row.facts;
+    if (markOf(before) !== seen) return { kept: false, theirs: before ?? null };
     const facts = value === null ? others : { ...others, [id]: value };
-    await tx
-      .update(kitchen)
-      .set({ facts, rowVersion: sql`${kitchen.rowVersion} + 1` })
-      .where(mine);
-    await recordAudit(tx, {
-      ...change,
-      what: "fact",
-      subject: id,
-      detail: { before: before ?? null, after: value },
-    });
+    await changeKitchen(tx, change, { facts }, "fact", id, { before: before ?? null, after: value });
+    return { kept: true };
   });
 }
 
-/** Where the kitchen stands and what air it has. */
+/** Where the kitchen stands and what air it has. @param seen mark of the figures the form was filled from */
 export async function saveKitchenFigures(
-  db: Queries,
+  db: Database,
   change: Change,
   figures: KitchenFigures,
-): Promise<void> {
-  await db
-    .update(kitchen)
-    .set({ ...figures, rowVersion: sql`${kitchen.rowVersion} + 1` })
-    .where(eq(kitchen.id, change.kitchenId));
-  await recordAudit(db, {
-    ...change,
-    what: "kitchen figures",
-    subject: change.kitchenId,
-    detail: { ...figures },
+  seen: string,
+): Promise<Kept<KitchenFigures>> {
+  return db.transaction(async tx => {
+    const theirs = figuresOf(await kitchenRow(tx, change.kitchenId));
+    if (markOf(theirs) !== seen) return { kept: false, theirs };
+    await changeKitchen(tx, change, figures, "kitchen figures", change.kitchenId, { ...figures });
+    return { kept: true };
   });
+}
+
+/** Keeps the house's words and rates. @param seen mark of those the form was filled from */
+export async function saveHouse(
+  db: Database,
+  change: Change,
+  house: House,
+  seen: string,
+): Promise<Kept<House>> {
+  return db.transaction(async tx => {
+    const theirs = houseOf((await kitchenRow(tx, change.kitchenId)).house);
+    if (markOf(theirs) !== seen) return { kept: false, theirs };
+    await changeKitchen(tx, change, { house }, "house", change.kitchenId, { house });
+    return { kept: true };
+  });
+}
+
+/** The figures of a kitchen alone. */
+export const figuresOf = ({ altitudeM, pressurePa, ambientC, humidity }: KitchenFigures): KitchenFigures => ({
+  altitudeM,
+  pressurePa,
+  ambientC,
+  humidity,
+});
+
+export function houseOf(stored: unknown): House {
+  const read = houseSchema.safeParse(stored);
+  return read.success ? read.data : USUAL_HOUSE;
+}
+
+async function kitchenRow(tx: Queries, kitchenId: string) {
+  const [row] = await tx.select().from(kitchen).where(eq(kitchen.id, kitchenId)).for("update");
+  if (!row) throw new InvariantError("The kitchen of this request is gone.");
+  return row;
+}
+
+async function changeKitchen(
+  tx: Queries,
+  change: Change,
+  values: Partial<typeof kitchen.$inferInsert>,
+  what: string,
+  subject: string,
+  detail: Record<string, unknown>,
+): Promise<void> {
+  await tx
+    .update(kitchen)
+    .set({ ...values, rowVersion: sql`${kitchen.rowVersion} + 1` })
+    .where(eq(kitchen.id, change.kitchenId));
+  await recordAudit(tx, { ...change, what, subject, detail });
 }

@@ -1,17 +1,10 @@
 import { and, asc, eq } from "drizzle-orm";
 import type { KitchenData } from "../core/formula";
-import {
-  type Display,
-  type House,
-  USUAL_DISPLAY,
-  USUAL_HOUSE,
-  displaySchema,
-  houseSchema,
-} from "../core/house";
+import { type Display, USUAL_DISPLAY, displaySchema } from "../core/house";
 import type { Queries } from "./connection";
 import { listBodyReadings } from "./body-readings";
 import { currentDocuments } from "./formulas";
-import { loadKit } from "./kit";
+import { houseOf, loadKit } from "./kit";
 import { loadLarder } from "./larder";
 import { appliance, burner, ingredient, ingredientPrice, kitchen, person, vessel } from "./schema";
 
@@ -37,11 +30,6 @@ export async function loadKitchen(
     listBodyReadings(db, kitchenId),
   ]);
   return { ...found, bodyReadings, house: houseOf(found.house), ingredients, ...kit, formulas };
-}
-
-function houseOf(stored: unknown): House {
-  const read = houseSchema.safeParse(stored);
-  return read.success ? read.data : USUAL_HOUSE;
 }
 
 /** The one kitchen this installation serves, or `null` before anything was loaded. */
@@ -75,11 +63,6 @@ export async function saveDisplay(
     .update(person)
     .set({ display })
     .where(and(eq(person.id, personId), eq(person.kitchenId, kitchenId)));
-}
-
-/** Keeps the house's words and rates. */
-export async function saveHouse(db: Queries, kitchenId: string, house: House): Promise<void> {
-  await db.update(kitchen).set({ house }).where(eq(kitchen.id, kitchenId));
 }
 
 /** Writes a kitchen whole, in one go; used to set one up. */

@@ -1,8 +1,10 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
 import { type Ingredient, REFERENCE_BY_ID, ingredientSchema } from "../core/larder";
 import { recordAudit } from "./audit";
-import type { Database, Queries } from "./connection";
+import { inserted } from "./database-errors";
+import type { Database, Queries, Transacting } from "./connection";
 import { ingredient, ingredientPrice } from "./schema";
+import { type Kept, markOf } from "./seen";
 
 /**
  * An ingredient as it was stored. What was entered before starch, yolk and milk were told apart takes that from the
@@ -103,12 +105,10 @@ export async function saveIngredient(
   return db.transaction(async tx => {
     const values = { name: of.name, document: documentOf(of) };
     if (rowVersion === 0) {
-      const [taken] = await tx
-        .select({ id: ingredient.id })
-        .from(ingredient)
-        .where(and(eq(ingredient.kitchenId, change.kitchenId), eq(ingredient.id, of.id)));
-      if (taken) return "stale";
-      await tx.insert(ingredient).values({ kitchenId: change.kitchenId, id: of.id, ...values });
+      const made = await inserted(
+        tx.insert(ingredient).values({ kitchenId: change.kitchenId, id: of.id, ...values }),
+      );
+      if (!made) return "stale";
     } else {
       const [done] = await tx
         .update(ingredient)
@@ -127,20 +127,41 @@ export async function saveIngredient(
   });
 }
 
-/** Notes a price from a day on; a second one for the same day replaces the first. */
-export async function savePrice(db: Queries, change: Change, id: string, price: PricePoint): Promise<void> {
-  await db
-    .insert(ingredientPrice)
-    .values({ kitchenId: change.kitchenId, ingredientId: id, ...price })
-    .onDuplicateKeyUpdate({
-      set: { perKg: price.perKg, currency: price.currency, source: price.source },
-    });
-  await recordAudit(db, { ...change, what: "price", subject: id, detail: { ...price } });
+/**
+ * Notes a price from a day on; a second one for the same day replaces the first.
+ * @param seen mark of the prices whoever notes it was shown; left out where nobody was, as when a kitchen is set up
+ * @returns the prices as they stand where somebody has noted one since
+ */
+export async function savePrice(
+  db: Transacting,
+  change: Change,
+  id: string,
+  price: PricePoint,
+  seen?: string,
+): Promise<Kept<readonly PricePoint[]>> {
+  return db.transaction(async tx => {
+    // The ingredient's row is the lock: two prices at once follow one another.
+    await tx
+      .select({ id: ingredient.id })
+      .from(ingredient)
+      .where(and(eq(ingredient.kitchenId, change.kitchenId), eq(ingredient.id, id)))
+      .for("update");
+    const theirs = await priceHistory(tx, change.kitchenId, id);
+    if (seen !== undefined && markOf(theirs) !== seen) return { kept: false, theirs };
+    await tx
+      .insert(ingredientPrice)
+      .values({ kitchenId: change.kitchenId, ingredientId: id, ...price })
+      .onDuplicateKeyUpdate({
+        set: { perKg: price.perKg, currency: price.currency, source: price.source },
+      });
+    await recordAudit(tx, { ...change, what: "price", subject: id, detail: { ...price } });
+    return { kept: true };
+  });
 }
 
 /** Takes many ingredients in at once, new and changed: all of them or none. */
 export async function importIngredients(
-  db: Database,
+  db: Transacting,
   change: Change,
   many: readonly Ingredient[],
 ): Promise<void> {

@@ -18,12 +18,14 @@ import {
   findRun,
   findStoredIngredient,
   findStoredVessel,
+  figuresOf,
   findVersion,
   importIngredients,
   listCooked,
   listPeople,
   liveRuns,
   loadKitchen,
+  markOf,
   migrateDatabase,
   moveBurner,
   openDatabase,
@@ -304,8 +306,8 @@ describe("larder and kit", () => {
     expect(await saveVessel(connection.db, change, heavier, stored.rowVersion)).toBe("stale");
     expect(await saveVessel(connection.db, change, heavier, 0)).toBe("stale");
     const ladle = { id: "ladle-250", name: "Big ladle", kind: "measure" as const, holdsMl: 250 };
-    await saveAppliance(connection.db, change, ladle);
-    await saveAppliance(connection.db, change, { ...ladle, holdsMl: 240 });
+    await saveAppliance(connection.db, change, ladle, markOf(null));
+    await saveAppliance(connection.db, change, { ...ladle, holdsMl: 240 }, markOf(ladle));
     await addBurner(connection.db, change, {
       id: "plate",
       name: "Plate",
@@ -316,7 +318,9 @@ describe("larder and kit", () => {
       depthMm: 400,
     });
     const figures = { altitudeM: 1180, pressurePa: 88_000, ambientC: 27, humidity: 0.4 };
-    await saveKitchenFigures(connection.db, change, figures);
+    const shown = await loadKitchen(connection.db, KITCHEN_ID);
+    if (!shown) throw new Error("The demo kitchen is gone.");
+    await saveKitchenFigures(connection.db, change, figures, markOf(figuresOf(shown)));
     const kitchen = await loadKitchen(connection.db, KITCHEN_ID);
     expect(kitchen).toMatchObject(figures);
     expect(kitchen?.burners.find(b => b.id === "open-4")).toMatchObject({ xMm: 2100 });
@@ -328,9 +332,9 @@ describe("larder and kit", () => {
     const { db } = connection;
     const before = (await loadKitchen(db, KITCHEN_ID))?.facts;
     await Promise.all([
-      saveFact(db, change, "starchPower", 3.3),
-      saveFact(db, change, "rawEggDays", 0),
-      saveFact(db, change, "gelatinBody", 0.31),
+      saveFact(db, change, "starchPower", 3.3, markOf(before?.starchPower)),
+      saveFact(db, change, "rawEggDays", 0, markOf(before?.rawEggDays)),
+      saveFact(db, change, "gelatinBody", 0.31, markOf(before?.gelatinBody)),
     ]);
     expect((await loadKitchen(db, KITCHEN_ID))?.facts).toEqual({
       ...before,
@@ -339,7 +343,7 @@ describe("larder and kit", () => {
       gelatinBody: 0.31,
     });
     for (const id of ["starchPower", "rawEggDays", "gelatinBody"] as const)
-      await saveFact(db, change, id, null);
+      await saveFact(db, change, id, null, markOf((await loadKitchen(db, KITCHEN_ID))?.facts[id]));
     expect((await loadKitchen(db, KITCHEN_ID))?.facts).toEqual(before);
     const trail = (await db.select().from(audit)).filter(
       a => a.what === "fact" && a.subject === "rawEggDays",

@@ -1,10 +1,11 @@
-import { and, asc, desc, eq, inArray, isNull } from "drizzle-orm";
+import { and, asc, count, desc, eq, inArray, isNull } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type BatchRecord, type RunEvent, type WeighedLine, runEventSchema, standing } from "../core/run";
 import { recordAudit } from "./audit";
 import type { Database, Queries } from "./connection";
-import { isDeadlock, isDuplicate } from "./database-errors";
+import { inserted, isDeadlock, isDuplicate } from "./database-errors";
 import { batch, formulaVersion, person, run, runEvent } from "./schema";
+import { canonical } from "./seen";
 
 export interface StoredRun {
   readonly id: string;
@@ -28,10 +29,14 @@ const columns = {
   finishedAt: run.finishedAt,
 };
 
-/** Puts a version on the fire: from here on the version does not change. */
+/**
+ * Puts a version on the fire: from here on the version does not change. Whoever sends it names the run: sent twice because
+ * an answer got lost, it is one pot.
+ */
 export async function startRun(
   db: Database,
   input: {
+    id?: string;
     kitchenId: string;
     formulaId: string;
     formulaVersionId: string;
@@ -41,23 +46,25 @@ export async function startRun(
     now: Date;
   },
 ): Promise<string> {
-  const id = ulid();
-  const { kitchenId, formulaId, formulaVersionId, baseG, burnerId, personId, now } = input;
+  const { id = ulid(), kitchenId, formulaId, formulaVersionId, baseG, burnerId, personId, now } = input;
   await db.transaction(async tx => {
+    const made = await inserted(
+      tx.insert(run).values({
+        id,
+        kitchenId,
+        formulaId,
+        formulaVersionId,
+        baseG,
+        burnerId,
+        startedBy: personId,
+        startedAt: now,
+      }),
+    );
+    if (!made) return;
     await tx
       .update(formulaVersion)
       .set({ frozenAt: now })
       .where(and(eq(formulaVersion.id, formulaVersionId), isNull(formulaVersion.frozenAt)));
-    await tx.insert(run).values({
-      id,
-      kitchenId,
-      formulaId,
-      formulaVersionId,
-      baseG,
-      burnerId,
-      startedBy: personId,
-      startedAt: now,
-    });
     await tx.insert(runEvent).values({
       id: ulid(),
       runId: id,
@@ -142,20 +149,19 @@ export async function weighedLines(
   );
 }
 
-export type AppendOutcome = { readonly ok: true } | { readonly ok: false; readonly conflicting: string };
+export type AppendOutcome =
+  | { readonly ok: true }
+  | { readonly ok: false; readonly conflicting: string }
+  | { readonly ok: false; readonly full: number };
+
+/** A batch of sauce has some hundred readings; what sends thousands is no cook, and the page would choke on it. */
+const MOST_READINGS = 5000;
 
 /** Deliveries that cross are looked at again this often. */
 const MOST_ATTEMPTS = 4;
 
 /** Same event, whatever the order of its keys on the way. */
 const sameEvent = (a: RunEvent, b: RunEvent): boolean => canonical(a) === canonical(b);
-const canonical = (value: unknown): string =>
-  JSON.stringify(value, (_key, inner: unknown) =>
-    inner && typeof inner === "object" && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([x], [y]) => (x < y ? -1 : 1)))
-      : inner,
-  );
-
 /**
  * Adds events to a run. An event that is there already changes nothing; the same id with another content is refused
  * and nothing of the batch is written.
@@ -165,7 +171,14 @@ export async function appendEvents(
   input: { kitchenId: string; runId: string; events: readonly RunEvent[]; now: Date },
   attempt = 0,
 ): Promise<AppendOutcome> {
-  const { kitchenId, runId, events, now } = input;
+  const { kitchenId, runId, now } = input;
+  const events: RunEvent[] = [];
+  for (const event of input.events) {
+    const twin = events.find(e => e.id === event.id);
+    if (twin && !sameEvent({ ...twin, clockOffsetMs: 0 }, { ...event, clockOffsetMs: 0 }))
+      return { ok: false, conflicting: event.id };
+    if (!twin) events.push(event);
+  }
   if (!events.length) return { ok: true };
   try {
     return await db.transaction(async tx => {
@@ -199,20 +212,22 @@ export async function appendEvents(
         if (!same) return { ok: false as const, conflicting: event.id };
       }
       const fresh = events.filter(event => !known.has(event.id));
-      if (fresh.length)
-        await tx.insert(runEvent).values(
-          fresh.map(event => ({
-            id: event.id,
-            runId,
-            kitchenId,
-            at: new Date(event.at),
-            clockOffsetMs: event.clockOffsetMs,
-            personId: event.personId,
-            kind: event.payload.kind,
-            payload: event.payload,
-            receivedAt: now,
-          })),
-        );
+      if (!fresh.length) return { ok: true as const };
+      const [held] = await tx.select({ n: count() }).from(runEvent).where(eq(runEvent.runId, runId));
+      if ((held?.n ?? 0) + fresh.length > MOST_READINGS) return { ok: false as const, full: MOST_READINGS };
+      await tx.insert(runEvent).values(
+        fresh.map(event => ({
+          id: event.id,
+          runId,
+          kitchenId,
+          at: new Date(event.at),
+          clockOffsetMs: event.clockOffsetMs,
+          personId: event.personId,
+          kind: event.payload.kind,
+          payload: event.payload,
+          receivedAt: now,
+        })),
+      );
       return { ok: true as const };
     });
   } catch (error) {

@@ -12,6 +12,7 @@ import {
   listPeople,
   listVersions,
   loadKitchen,
+  markOf,
   openDatabase,
   saveDisplay,
   saveFormula,
@@ -89,9 +90,16 @@ test("a stale page keeps nothing and is shown what stands", async () => {
 
 test("the house's words and a cook's display are kept", async () => {
   const { db } = connection;
-  await saveHouse(db, KITCHEN_ID, { demiGlace: { to: 0.4, bound: true }, labourPerH: 30, flamePerH: 3 });
+  const change = { kitchenId: KITCHEN_ID, personId: "ilse", now: NOW };
+  const own = { demiGlace: { to: 0.4, bound: true }, labourPerH: 30, flamePerH: 3 };
+  const before = (await loadKitchen(db, KITCHEN_ID))?.house;
+  await saveHouse(db, change, own, markOf(before));
   expect((await loadKitchen(db, KITCHEN_ID))?.house.demiGlace).toEqual({ to: 0.4, bound: true });
-  await saveHouse(db, KITCHEN_ID, DEMO_KITCHEN.house);
+  expect(await saveHouse(db, change, { ...own, flamePerH: 4 }, markOf(before))).toEqual({
+    kept: false,
+    theirs: own,
+  });
+  await saveHouse(db, change, DEMO_KITCHEN.house, markOf(own));
   await saveDisplay(db, KITCHEN_ID, "petr", { units: "us", roundG: 10 });
   const people = await listPeople(db, KITCHEN_ID);
   expect(people.find(p => p.id === "petr")?.display).toEqual({ units: "us", roundG: 10 });

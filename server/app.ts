@@ -6,8 +6,10 @@ import { rateLimit } from "express-rate-limit";
 import helmet from "helmet";
 import { pinoHttp } from "pino-http";
 import { RouterContextProvider } from "react-router";
-import { nonceContext } from "../app/context.server";
+import { databaseAwayContext, nonceContext } from "../app/context.server";
+import { closePool } from "../app/workers/pool.server";
 import { database } from "../data";
+import { doors, sendRefusal } from "./doors";
 import { logger } from "./log";
 
 /** Writes one address may send in a minute: a busy section, not a flood. */
@@ -17,7 +19,9 @@ let draining = false;
 export const beginDraining = (): void => {
   draining = true;
 };
-export const close = (): Promise<void> => database().close();
+export const close = async (): Promise<void> => {
+  await Promise.all([closePool(), database().close()]);
+};
 
 export const app = express();
 app.disable("x-powered-by");
@@ -43,12 +47,16 @@ app.get("/readyz", async (_request, response) => {
     .send(ready ? "ready" : "not ready");
 });
 
+app.use(doors);
 app.use(compression());
 app.use(helmet.noSniff());
-app.use(
-  "/assets",
-  express.static("build/client/assets", { immutable: true, maxAge: "1y", fallthrough: false }),
-);
+app.use("/assets", express.static("build/client/assets", { immutable: true, maxAge: "1y" }));
+app.use("/assets", (_request, response) => {
+  response
+    .status(404)
+    .type("text")
+    .send("That file is not part of this Hondaro any more. Load the page again.");
+});
 app.use(express.static("build/client", { maxAge: "1h" }));
 app.use(
   pinoHttp({
@@ -58,7 +66,9 @@ app.use(
   }),
 );
 
-app.use((_request, response, next) => {
+app.use((request, response, next) => {
+  // Pages of a kitchen are for whoever asked; no machine between keeps them.
+  if (!request.path.startsWith("/api/sums")) response.set("Cache-Control", "private, no-store");
   response.locals.nonce = randomBytes(16).toString("base64");
   next();
 });
@@ -107,7 +117,19 @@ app.use(
     getLoadContext: (_request, response) => {
       const context = new RouterContextProvider();
       context.set(nonceContext, response.locals.nonce as string);
+      context.set(databaseAwayContext, { away: false });
       return context;
     },
   }),
 );
+app.use(((error, request, response, next) => {
+  if (response.headersSent) return next(error);
+  logger.error(
+    { name: error instanceof Error ? error.name : "unknown", url: request.path },
+    "request failed",
+  );
+  sendRefusal(response, request.path, {
+    status: 500,
+    sentence: "Something broke on our side. Nothing you logged is lost; load the page again.",
+  });
+}) satisfies express.ErrorRequestHandler);

@@ -8,6 +8,7 @@ import { addBodyReading, database, findFormula, undoBodyReading } from "~/data";
 import type { Route } from "./+types/body-readings";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
+import { formOf } from "../request.server";
 
 const number = z.string().transform(text => Number(text.replace(",", ".")));
 const readingForm = z.object({
@@ -26,7 +27,7 @@ export interface ReadingReply {
 export async function action({ context, params, request }: Route.ActionArgs) {
   const { kitchenId, person } = requirePerson(context, request);
   const { db } = database();
-  const form = await request.formData();
+  const form = await formOf(request);
   const change = { kitchenId, personId: person.id, now: new Date() };
   if (form.get("intent") === "undo") {
     await undoBodyReading(db, change, String(form.get("id")));

@@ -5,11 +5,12 @@ import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import type { Route } from "./+types/formula-file";
 import { problemJson } from "./problem.server";
+import { formulaIn } from "~/core/formula";
 
 type Writer = (id: string, kitchen: KitchenData) => string;
 
 const opened = (id: string, kitchen: KitchenData) => {
-  const document = kitchen.formulas[id];
+  const document = formulaIn(kitchen, id);
   if (!document) throw problemJson(404, "Not found", `There is no formula “${id}” in this kitchen.`);
   const open = openKitchen(kitchen);
   return { document, walked: walk(document, open), facts: open.facts };
@@ -49,7 +50,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   if (dot < 1 || !file)
     return problemJson(404, "Not found", "Ask for a formula as ID.json, ID.md, ID.csv or ID.jsonld.");
   const kitchen = await kitchenOf(kitchenId);
-  if (!kitchen.formulas[id])
+  if (!formulaIn(kitchen, id))
     return problemJson(404, "Not found", `There is no formula “${id}” in this kitchen.`);
   return new Response(file.write(id, kitchen), {
     headers: {

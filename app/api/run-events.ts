@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { readJson } from "~/core/json";
 import { type BatchRecord, batchRecord, runEventSchema } from "~/core/run";
 import { appendEvents, closeRun, database, findRun } from "~/data";
 import type { Route } from "./+types/run-events";
@@ -20,13 +21,15 @@ export async function action({ context, params, request }: Route.ActionArgs): Pr
   const { db } = database();
   const run = await findRun(db, kitchenId, params.runId);
   if (!run) return problem(404, "UNKNOWN_ID", "There is no such run in this kitchen.", "runId");
-  const body = bodySchema.safeParse(await request.json().catch(() => null));
+  const sent = readJson(await request.text().catch(() => ""));
+  if (!sent.ok) return problemsJson(400, "It did not arrive whole", sent.problems);
+  const body = bodySchema.safeParse(sent.value);
   if (!body.success) {
     const issue = body.error.issues[0];
     return problem(
       422,
       "OUT_OF_RANGE",
-      `A reading cannot be kept: ${issue?.message ?? "it did not arrive whole."}`,
+      issue?.message ?? "A reading did not arrive whole.",
       issue?.path.join("."),
     );
   }
@@ -44,6 +47,12 @@ export async function action({ context, params, request }: Route.ActionArgs): Pr
     events: body.data.events,
     now: new Date(),
   });
+  if (!outcome.ok && "full" in outcome)
+    return problem(
+      422,
+      "OUT_OF_RANGE",
+      `This run holds ${outcome.full} readings; more do not fit. Finish it and begin another.`,
+    );
   if (!outcome.ok)
     return problem(
       409,

@@ -1,25 +1,19 @@
-import { runSum, worldOf } from "~/core/sums";
+import { readJson } from "~/core/json";
+import { worldOf } from "~/core/sums";
 import type { Route } from "./+types/sum";
 import { sectionContext } from "../context.server";
 import { kitchenOf } from "../kitchen.server";
+import { sumInPool } from "../workers/pool.server";
 import { problemJson, problemsJson } from "./problem.server";
-
-const MOST_BYTES = 200_000;
 
 /** One quick sum. Needs no sign-in as long as it names nothing of the kit. */
 export async function action({ context, params, request }: Route.ActionArgs) {
   const { kitchenId, person } = context.get(sectionContext);
-  const text = await request.text();
-  if (text.length > MOST_BYTES)
-    return problemJson(413, "Too much at once", "A sum takes at most 200 kB of input.");
-  let input: unknown;
-  try {
-    input = text.trim() ? JSON.parse(text) : {};
-  } catch {
-    return problemJson(400, "Not JSON", "The input is not JSON.");
-  }
+  const text = await request.text().catch(() => "");
+  const sent = readJson(text.trim() || "{}");
+  if (!sent.ok) return problemsJson(400, "Not JSON", sent.problems);
   const world = worldOf(await kitchenOf(kitchenId));
-  const answer = runSum(params.name, input, person ? world : { ...world, vessels: [] });
+  const answer = await sumInPool(params.name, sent.value, person ? world : { ...world, vessels: [] });
   if (answer.ok) return Response.json(answer.value);
   const [first] = answer.problems;
   const unknown = first?.code === "UNKNOWN_ID" && first.field === "name";

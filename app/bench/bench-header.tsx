@@ -36,6 +36,8 @@ export interface BenchHeaderProps {
   onBurner: (id: string) => void;
   yieldBand: string;
   timeBand: string;
+  /** Id of the run that “Cook this” begins: sent twice, it is one pot. */
+  newRunId: string;
 }
 
 export function BenchHeader({
@@ -46,6 +48,7 @@ export function BenchHeader({
   onBurner,
   yieldBand,
   timeBand,
+  newRunId,
 }: BenchHeaderProps) {
   const { document, edit } = formula;
   return (
@@ -89,6 +92,7 @@ export function BenchHeader({
           kitchen={kitchen}
           burnerId={burnerId}
           onBurner={onBurner}
+          newRunId={newRunId}
           cookable={walked.problems.length === 0 && walked.states.length > 0}
         />
       </div>
@@ -145,12 +149,14 @@ function CookButton({
   kitchen,
   burnerId,
   onBurner,
+  newRunId,
   cookable,
 }: {
   formula: Formula;
   kitchen: Kitchen;
   burnerId: string;
   onBurner: (id: string) => void;
+  newRunId: string;
   /** Whether the line can be cooked as it stands; it also has to be saved. */
   cookable: boolean;
 }) {
@@ -159,6 +165,8 @@ function CookButton({
   const busy = useNavigation().state !== "idle";
   return (
     <Form method="post" className="relative flex gap-2">
+      <input type="hidden" name="run" value={newRunId} />
+      {refused && "taken" in refused && <input type="hidden" name="taken" value={refused.taken} />}
       <label className="sr-only" htmlFor="cook-burner">
         On which burner
       </label>

@@ -39,6 +39,7 @@ import { StepLine } from "./step-line";
 import { useThreads } from "./threads";
 import { type Formula, useFormula } from "./use-formula";
 import { WeighedContext } from "./weighed";
+import { formOf, jsonOf } from "../request.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
@@ -49,17 +50,17 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
     weighedLines(db, kitchenId, params.formulaId),
   ]);
   if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
-  return { kitchen, stored, weighed };
+  return { kitchen, stored, weighed, newRunId: ulid() };
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
   if (request.headers.get("Content-Type")?.includes("json")) {
-    const { reply, status } = await saveEdit(section, params.formulaId, await request.json());
+    const { reply, status } = await saveEdit(section, params.formulaId, await jsonOf(request));
     return data(reply, { status });
   }
-  const form = await request.formData();
-  const reply = await cook(section, params.formulaId, form.get("burner") as string | null);
+  const form = await formOf(request);
+  const reply = await cook(section, params.formulaId, form);
   return "runId" in reply ? redirect(`/stove/${reply.runId}`) : data(reply, { status: 422 });
 }
 
@@ -93,7 +94,7 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
   return <Bench key={loaderData.stored.id} {...loaderData} />;
 }
 
-function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["loaderData"]) {
+function Bench({ kitchen: kitchenData, stored, weighed, newRunId }: Route.ComponentProps["loaderData"]) {
   const formula = useFormula(stored.id, stored);
   const { document } = formula;
   const [burnerId, setBurnerId] = useState(kitchenData.defaultBurnerId);
@@ -142,6 +143,7 @@ function Bench({ kitchen: kitchenData, stored, weighed }: Route.ComponentProps["
           yieldBand={fresh ? bandText(last?.volumeMl, 1000, walked.finishedMl < 2000 ? 2 : 1) : ""}
           timeBand={fresh ? durationBandText(last?.clockS) : ""}
           formulaId={stored.id}
+          newRunId={newRunId}
         />
         {formula.theirs && (
           <ConflictNotice

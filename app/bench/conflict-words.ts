@@ -13,6 +13,7 @@ import {
 import { g, minutes, printDuration, printMass, printNumber } from "~/core/quantity";
 import { targetInWords } from "~/core/reduction";
 import { STEP_FIELDS, type StepField } from "./step-field-list";
+import { formulaIn } from "~/core/formula";
 
 /** A conflict as two cooks would speak of it. */
 export interface ConflictWords {
@@ -81,7 +82,7 @@ const find = <T>(documents: readonly FormulaDocument[], in_: (d: FormulaDocument
 const lineName = ({ of }: Pick<Line, "of">, kitchen: Kitchen): string =>
   "larder" in of
     ? (kitchen.ingredientById.get(of.larder)?.name ?? of.larder)
-    : (kitchen.data.formulas[of.formula]?.name ?? "another formula");
+    : (formulaIn(kitchen.data, of.formula)?.name ?? "another formula");
 
 const titleOf = (step: Step, kitchen: Kitchen): string =>
   kindOf(step).title(

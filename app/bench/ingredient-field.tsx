@@ -3,6 +3,7 @@ import { findIngredient } from "~/core/larder";
 import { memo } from "react";
 import { ok, refuse } from "~/core/result";
 import { TypedField } from "../ui/typed-field";
+import { formulaIn } from "~/core/formula";
 
 /** Id of the list of names that all ingredient fields of the page share. */
 export const NAMES_LIST = "ingredient-names";
@@ -52,7 +53,7 @@ export const IngredientField = memo(function IngredientField({
   const shown =
     "larder" in of
       ? (kitchen.ingredientById.get(of.larder)?.name ?? of.larder)
-      : (kitchen.data.formulas[of.formula]?.name ?? of.formula);
+      : (formulaIn(kitchen.data, of.formula)?.name ?? of.formula);
   return (
     <TypedField
       hideLabel={hideLabel}

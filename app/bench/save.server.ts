@@ -1,7 +1,8 @@
+import { isValid, ulid } from "ulid";
 import { z } from "zod";
-import { openKitchen, readFormula, walk, withBase } from "~/core/formula";
+import { formulaIn, openKitchen, readFormula, walk, withBase } from "~/core/formula";
 import { g } from "~/core/quantity";
-import { database, findFormula, saveFormula, startRun } from "~/data";
+import { database, findFormula, liveRuns, saveFormula, startRun } from "~/data";
 import { kitchenOf } from "../kitchen.server";
 import type { SectionWithPerson } from "../people/person.server";
 import type { StoredHead } from "./use-formula";
@@ -56,15 +57,14 @@ export async function saveEdit(
   };
 }
 
-export type CookReply = { readonly runId: string } | { readonly problem: string };
+/** `taken`: something cooks on that burner; said once, and cooked there all the same when it is sent again. */
+export type CookReply = { readonly runId: string } | { readonly problem: string; readonly taken?: string };
 
 /** Puts the formula on the fire at the size it stands at. Refused while its line cannot be walked to the end. */
-export async function cook(
-  section: SectionWithPerson,
-  id: string,
-  burnerId: string | null,
-): Promise<CookReply> {
+export async function cook(section: SectionWithPerson, id: string, form: FormData): Promise<CookReply> {
   const { db } = database();
+  const burnerId = form.get("burner");
+  const named = String(form.get("run") ?? "");
   const [kitchen, stored] = await Promise.all([
     kitchenOf(section.kitchenId),
     findFormula(db, section.kitchenId, id),
@@ -72,6 +72,14 @@ export async function cook(
   if (!stored) return { problem: "This formula is not here any more." };
   const burner = kitchen.burners.find(b => b.id === (burnerId ?? kitchen.defaultBurnerId));
   if (!burner) return { problem: "That burner is not part of this range. Choose another." };
+  const onIt = (await liveRuns(db, section.kitchenId)).filter(run => run.burnerId === burner.id);
+  if (onIt.length && !onIt.some(run => run.id === named) && form.get("taken") !== burner.id) {
+    const name = formulaIn(kitchen, onIt[0]?.formulaId ?? "")?.name ?? "another pot";
+    return {
+      taken: burner.id,
+      problem: `${name}${onIt.length > 1 ? ` and ${onIt.length - 1} more` : ""} cooks on ${burner.name} already. Choose another burner, or press again to put this beside it.`,
+    };
+  }
   const walked = walk(
     withBase(stored.document, g(stored.document.base.massG)),
     openKitchen(kitchen, {}, burner.id),
@@ -80,6 +88,7 @@ export async function cook(
   if (stops) return { problem: `It cannot be cooked as it stands: ${stops.message}` };
   if (!walked.states.length) return { problem: "There is no step to cook yet. Add one first." };
   const runId = await startRun(db, {
+    id: isValid(named) ? named : ulid(),
     kitchenId: section.kitchenId,
     formulaId: id,
     formulaVersionId: stored.versionId,

@@ -3,7 +3,6 @@ import { Form, data } from "react-router";
 import {
   type FormulaDocument,
   type StateAfterStep,
-  intervalsAlong,
   labelOf,
   misnamed,
   multiply,
@@ -26,6 +25,8 @@ import { Button } from "../ui/button";
 import { readMass } from "../ui/read";
 import { CardStep, Figure, Mark } from "./card-parts";
 import { DisplayForm } from "./display-form";
+import { formOf } from "../request.server";
+import { intervalsInPool } from "../workers/pool.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId, person } = requirePerson(context, request);
@@ -40,7 +41,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const batches = await batchesOf(db, version.versionId);
   const baseG = size?.ok ? size.value : (batches[0]?.baseG ?? version.document.base.massG);
   const document = multiply(version.document, baseG / version.document.base.massG);
-  const intervals = intervalsAlong(document, kitchen);
+  const intervals = await intervalsInPool(document, kitchen);
   return {
     kitchen,
     version: { ...version, document },
@@ -57,7 +58,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 /** Keeps how this cook wants amounts shown. */
 export async function action({ context, request }: Route.ActionArgs) {
   const { kitchenId, person } = requirePerson(context, request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const display = displaySchema.safeParse({
     units: form.get("units"),
     roundG: Number(form.get("roundG")),

@@ -5,7 +5,16 @@ import type { KitReply } from "./kit";
 import { TextField } from "./text-field";
 
 /** Altitude, barometer, air: what moves every boiling point and every evaporation. */
-export function AirForm({ kitchen, reply }: { kitchen: KitchenData; reply: KitReply | undefined }) {
+export function AirForm({
+  kitchen,
+  seen,
+  reply,
+}: {
+  kitchen: KitchenData;
+  /** What the fields were filled from. */
+  seen: string;
+  reply: KitReply | undefined;
+}) {
   const asked = reply?.values.intent === "air" ? reply : undefined;
   const problemOf = (field: string) => asked?.problems.find(p => p.field === field);
   const value = (field: string, own: string) => asked?.values[field] ?? own;
@@ -14,6 +23,7 @@ export function AirForm({ kitchen, reply }: { kitchen: KitchenData; reply: KitRe
       <h2 className="text-xl">Where it stands</h2>
       <Form method="post" className="mt-3 grid grid-cols-2 gap-3">
         <input type="hidden" name="intent" value="air" />
+        <input type="hidden" name="seen" value={seen} />
         <TextField
           name="altitudeM"
           label="Altitude (m)"

@@ -14,7 +14,7 @@ async function screenOver(own: Partial<Record<FactId, number>>) {
     {
       path: "/",
       HydrateFallback: () => null,
-      loader: () => ({ facts: Object.fromEntries(facts) }),
+      loader: () => ({ facts: Object.fromEntries(facts), seen: {} }),
       action: async ({ request }) => {
         const form = await request.formData();
         const values = Object.fromEntries([...form.entries()].map(([k, v]) => [k, v as string]));

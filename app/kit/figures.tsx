@@ -1,29 +1,40 @@
 import { useState } from "react";
 import { Form, Link, data, useActionData } from "react-router";
-import { FACTS, FACT_GROUPS, type Fact, type FactId, NOMINAL_FACTS } from "~/core/facts";
-import { database, saveFact } from "~/data";
+import { FACTS, FACT_GROUPS, FACT_IDS, type Fact, type FactId, NOMINAL_FACTS } from "~/core/facts";
+import { database, markOf, saveFact } from "~/data";
 import type { Route } from "./+types/figures";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { sourceWords } from "../larder/source-words";
 import { Button } from "../ui/button";
 import { readFactForm } from "./forms.server";
+import { changedMeanwhile } from "./meanwhile.server";
 import type { KitReply } from "./kit";
 import { TextField } from "./text-field";
+import { fieldsOf, formOf } from "../request.server";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { facts } = await kitchenOf(requirePerson(context, request).kitchenId);
-  return { facts };
+  const seen = Object.fromEntries(FACT_IDS.map(id => [id, markOf(facts[id])]));
+  return { facts, seen };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
   const { kitchenId, person } = requirePerson(context, request);
-  const form = await request.formData();
-  const values = Object.fromEntries([...form.entries()].map(([k, v]) => [k, String(v)]));
+  const form = await formOf(request);
+  const values = fieldsOf(form);
   const read = readFactForm(form);
   if (!read.ok) return data<KitReply>({ problems: read.problems, values }, { status: 422 });
   const { id, value } = read.value;
-  await saveFact(database().db, { kitchenId, personId: person.id, now: new Date() }, id, value);
+  const change = { kitchenId, personId: person.id, now: new Date() };
+  const kept = await saveFact(database().db, change, id, value, String(form.get("seen") ?? ""));
+  if (!kept.kept) {
+    const said = (own: number | null) => (own === null ? "the usual figure" : factText(own));
+    return data<KitReply>(
+      { problems: [changedMeanwhile(`own-${id}`, said(kept.theirs), said(value))], values },
+      { status: 409 },
+    );
+  }
   return data<KitReply>({
     problems: [],
     values: { id },
@@ -37,7 +48,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Figures · Hondaro" }];
 const factText = (value: number): string => String(Number(value.toPrecision(4)));
 
 /** Every figure the sums rest on that is no law of nature: what it is, where it comes from, and the kitchen's own. */
-export default function Figures({ loaderData: { facts } }: Route.ComponentProps) {
+export default function Figures({ loaderData: { facts, seen } }: Route.ComponentProps) {
   const reply = useActionData() as KitReply | undefined;
   const [asked, setAsked] = useState("");
   const [onlyOwn, setOnlyOwn] = useState(false);
@@ -90,7 +101,13 @@ export default function Figures({ loaderData: { facts } }: Route.ComponentProps)
           <h2 className="text-xl">{group.label}</h2>
           <ul className="mt-2 grid gap-x-10 border-t border-rule lg:grid-cols-2">
             {group.ids.map(id => (
-              <Figure key={id} id={id} own={facts[id]} reply={reply?.values.id === id ? reply : undefined} />
+              <Figure
+                key={id}
+                id={id}
+                own={facts[id]}
+                seen={seen[id]}
+                reply={reply?.values.id === id ? reply : undefined}
+              />
             ))}
           </ul>
         </section>
@@ -99,7 +116,18 @@ export default function Figures({ loaderData: { facts } }: Route.ComponentProps)
   );
 }
 
-function Figure({ id, own, reply }: { id: FactId; own: number | undefined; reply: KitReply | undefined }) {
+function Figure({
+  id,
+  own,
+  seen,
+  reply,
+}: {
+  id: FactId;
+  own: number | undefined;
+  /** Mark of the own value as it is shown. */
+  seen: string | undefined;
+  reply: KitReply | undefined;
+}) {
   const fact: Fact = FACTS[id];
   const usual = factText(NOMINAL_FACTS[id]);
   const refused = reply?.problems.length ? reply : undefined;
@@ -120,6 +148,7 @@ function Figure({ id, own, reply }: { id: FactId; own: number | undefined; reply
           </p>
           <Form method="post" preventScrollReset className="mt-2 flex flex-wrap items-end gap-3">
             <input type="hidden" name="id" value={id} />
+            <input type="hidden" name="seen" value={seen} />
             <TextField
               name={`own-${id}`}
               label={`In this kitchen${fact.unit ? ` (${fact.unit})` : ""}`}

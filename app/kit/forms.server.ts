@@ -8,6 +8,7 @@ import {
   shapeByPouring,
 } from "~/core/kit";
 import type { House } from "~/core/house";
+import { checkName, idFor } from "~/core/names";
 import { FACTS, FACT_IDS, type FactId, checkFact } from "~/core/facts";
 import { pressureAtAltitude } from "~/core/pot";
 import { readNumber } from "~/core/quantity";
@@ -26,6 +27,9 @@ import {
 import type { KitchenFigures } from "~/data";
 
 /** The forms of the kit as plain text fields. */
+
+/** Names of things stand beside their drawings. */
+const LONGEST_TOOL_NAME = 80;
 
 function read(form: FormData, field: string, label: string): Result<number | null> {
   const text = String(form.get(field) ?? "").trim();
@@ -162,43 +166,41 @@ export function readIceCheck(
   });
 }
 
-const MEASURES: Readonly<Record<string, readonly (readonly [string, string])[]>> = {
-  cylinder: [
-    ["diameterMm", "Inside across"],
-    ["heightMm", "Inside deep"],
-  ],
-  frustum: [
-    ["baseMm", "Across the bottom"],
-    ["rimMm", "Across the rim"],
-    ["heightMm", "Inside deep"],
-  ],
-  bowl: [
-    ["diameterMm", "Inside across"],
-    ["bottomDepthMm", "Depth of the round bottom"],
-    ["heightMm", "Inside deep"],
-  ],
-  rect: [
-    ["baseLengthMm", "Bottom, long side"],
-    ["baseWidthMm", "Bottom, short side"],
-    ["rimLengthMm", "Rim, long side"],
-    ["rimWidthMm", "Rim, short side"],
-    ["heightMm", "Inside deep"],
-    ["cornerMm", "Rounding of the corners"],
-  ],
-};
+const MEASURES = new Map<string, readonly (readonly [string, string])[]>(
+  Object.entries({
+    cylinder: [
+      ["diameterMm", "Inside across"],
+      ["heightMm", "Inside deep"],
+    ],
+    frustum: [
+      ["baseMm", "Across the bottom"],
+      ["rimMm", "Across the rim"],
+      ["heightMm", "Inside deep"],
+    ],
+    bowl: [
+      ["diameterMm", "Inside across"],
+      ["bottomDepthMm", "Depth of the round bottom"],
+      ["heightMm", "Inside deep"],
+    ],
+    rect: [
+      ["baseLengthMm", "Bottom, long side"],
+      ["baseWidthMm", "Bottom, short side"],
+      ["rimLengthMm", "Rim, long side"],
+      ["rimWidthMm", "Rim, short side"],
+      ["heightMm", "Inside deep"],
+      ["cornerMm", "Rounding of the corners"],
+    ],
+  }),
+);
 
 const pick = <T extends string>(value: FormDataEntryValue | null, all: readonly T[], fallback: T): T =>
   all.find(x => x === value) ?? fallback;
 
 /** A vessel with its inside measures, or measured by pouring. @errors GEOMETRY · MISSING · OUT_OF_RANGE */
-export function readVesselForm(
-  form: FormData,
-  before: Vessel | null,
-  idFor: (name: string) => string,
-): Result<Vessel> {
+export function readVesselForm(form: FormData, before: Vessel | null): Result<Vessel> {
   const { problems, take } = collect();
   const name = String(form.get("name") ?? "").trim();
-  if (!name) problems.push({ code: "MISSING", field: "name", message: "What is it called?" });
+  problems.push(...checkName(name, "name", LONGEST_TOOL_NAME));
   const tare = take(read(form, "tareG", "Empty weight"));
   if (tare === null && !problems.some(p => p.field === "tareG"))
     problems.push({
@@ -235,7 +237,14 @@ function readShape(form: FormData): Result<VesselShape> {
   const kind = String(form.get("shape") ?? "cylinder");
   if (kind === "table") return readPours(form);
   const { problems, take } = collect();
-  const measures = (MEASURES[kind] ?? []).map(([field, label]) => {
+  const asked = MEASURES.get(kind);
+  if (!asked)
+    return refuse({
+      code: "NOT_UNDERSTOOD",
+      field: "shape",
+      message: "Choose which shape its inside has.",
+    });
+  const measures = asked.map(([field, label]) => {
     const value = take(read(form, field, label));
     if (value === null && !problems.some(p => p.field === field))
       problems.push({ code: "MISSING", field, message: `${label}: how many millimetres?` });
@@ -247,7 +256,7 @@ function readShape(form: FormData): Result<VesselShape> {
     return refuse(
       ...parsed.error.issues.map((issue): Problem => {
         const field = String(issue.path.at(-1) ?? "shape");
-        const label = MEASURES[kind]?.find(([id]) => id === field)?.[1] ?? "This";
+        const label = asked.find(([id]) => id === field)?.[1] ?? "This";
         const limit =
           issue.code === "too_small"
             ? `at least ${String(issue.minimum)} mm`
@@ -280,15 +289,11 @@ function readPours(form: FormData): Result<VesselShape> {
 }
 
 /** A new tool, or the changed figures of one. @errors MISSING · NOT_FINITE · OUT_OF_RANGE */
-export function readToolForm(
-  form: FormData,
-  appliances: readonly Appliance[],
-  idFor: (name: string) => string,
-): Result<Appliance> {
+export function readToolForm(form: FormData, appliances: readonly Appliance[]): Result<Appliance> {
   const { problems, take } = collect();
   const kind = pick(form.get("kind"), APPLIANCE_KINDS, "measure");
   const name = String(form.get("name") ?? "").trim();
-  if (!name) problems.push({ code: "MISSING", field: "name", message: "What is it called?" });
+  problems.push(...checkName(name, "name", LONGEST_TOOL_NAME));
   const figures = APPLIANCE_FIELDS[kind].map(([field, label]) => {
     const value = take(read(form, field, label));
     if (value === null && !problems.some(p => p.field === field))
@@ -296,13 +301,22 @@ export function readToolForm(
     return [field, value ?? 0] as const;
   });
   if (problems.length) return refuse(...problems);
-  const before = appliances.find(a => a.id === idFor(name) && a.kind === kind);
+  const before = appliances.find(a => a.kind === kind && a.name.toLowerCase() === name.toLowerCase());
+  const id = before?.id ?? idFor(name);
+  const taken = appliances.find(a => a.id === id && a !== before);
+  if (taken)
+    return refuse({
+      code: "DUPLICATE",
+      field: "name",
+      value: name,
+      message: `The kit has a ${taken.kind} called ${taken.name} already. Choose another name.`,
+    });
   const parsed = applianceSchema.safeParse({
     ...(kind === "probe" && { offsetC: 0, checkedOn: null }),
     ...(kind === "cold place" && { method: "walk-in" }),
     ...before,
     kind,
-    id: idFor(name),
+    id,
     name,
     ...Object.fromEntries(figures),
     ...(kind === "cold place" && form.get("method") && { method: form.get("method") }),
@@ -318,13 +332,10 @@ export function readToolForm(
 }
 
 /** A new burner, set down to the right of all others. @errors MISSING */
-export function readBurnerForm(
-  form: FormData,
-  burners: readonly Burner[],
-  idFor: (name: string) => string,
-): Result<Burner> {
+export function readBurnerForm(form: FormData, burners: readonly Burner[]): Result<Burner> {
   const name = String(form.get("name") ?? "").trim();
-  if (!name) return refuse({ code: "MISSING", field: "name", message: "What is it called?" });
+  const unnamed = checkName(name, "name", LONGEST_TOOL_NAME);
+  if (unnamed.length) return refuse(...unnamed);
   const id = idFor(name);
   if (burners.some(b => b.id === id))
     return refuse({

@@ -15,8 +15,6 @@ import {
   readVesselForm,
 } from "./forms.server";
 
-const idFor = (name: string) => name.toLowerCase().replace(/\W+/g, "-");
-
 describe("where the kitchen stands", () => {
   const mountain = { altitudeM: "1180", pressureHPa: "", ambientC: "24", humidityPct: "45" };
   test("altitude alone is enough; a comma is a point", () => {
@@ -112,27 +110,29 @@ describe("a vessel", () => {
     heightMm: "140",
   };
   test("by its inside measures: 32 cm across and 14 deep hold 11.3 l", () => {
-    const vessel = valueOf(readVesselForm(form(pot), null, idFor));
+    const vessel = valueOf(readVesselForm(form(pot), null));
     expect(vessel).toMatchObject({ id: "rondeau", metal: "copper", lining: "tin", tareG: 3400 });
     expect(geometryOf(vessel.shape).capacityMl).toBeCloseTo(Math.PI * 16 * 16 * 14, 0);
   });
   test("measured again it stays the same vessel", () => {
-    const before = valueOf(readVesselForm(form(pot), null, idFor));
-    const after = valueOf(readVesselForm(form({ ...pot, name: "The old rondeau" }), before, idFor));
+    const before = valueOf(readVesselForm(form(pot), null));
+    const after = valueOf(readVesselForm(form({ ...pot, name: "The old rondeau" }), before));
     expect(after.id).toBe(before.id);
   });
   test("every measure that is missing or cannot be is named by what it is", () => {
-    expect(
-      refusals(readVesselForm(form({ ...pot, name: " ", tareG: "", diameterMm: "" }), null, idFor)),
-    ).toEqual(["name MISSING", "tareG MISSING", "diameterMm MISSING"]);
-    const thimble = readVesselForm(form({ ...pot, diameterMm: "3" }), null, idFor);
+    expect(refusals(readVesselForm(form({ ...pot, name: " ", tareG: "", diameterMm: "" }), null))).toEqual([
+      "name MISSING",
+      "tareG MISSING",
+      "diameterMm MISSING",
+    ]);
+    const thimble = readVesselForm(form({ ...pot, diameterMm: "3" }), null);
     expect(thimble.ok ? "" : thimble.problems[0]?.message).toMatch(
       /^Inside across should be at least \d+ mm\.$/,
     );
   });
   test("by pouring: litres and the stick, an empty pair left out", () => {
     const pours = { ...pot, shape: "table", pourL: ["2", "4", "", "8"], pourMm: ["31", "60", "", "118"] };
-    const vessel = valueOf(readVesselForm(form(pours), null, idFor));
+    const vessel = valueOf(readVesselForm(form(pours), null));
     expect(vessel.shape).toEqual(
       valueOf(
         shapeByPouring([
@@ -143,9 +143,9 @@ describe("a vessel", () => {
       ),
     );
     expect(geometryOf(vessel.shape).volumeAtLevel(60 as never)).toBeCloseTo(4000, 6);
-    const falls = readVesselForm(form({ ...pours, pourMm: ["31", "20", "", "118"] }), null, idFor);
+    const falls = readVesselForm(form({ ...pours, pourMm: ["31", "20", "", "118"] }), null);
     expect(falls.ok ? [] : falls.problems.map(p => p.field)).toEqual(["pours"]);
-    expect(refusals(readVesselForm(form({ ...pours, pourL: ["2", "much", "", "8"] }), null, idFor))).toEqual([
+    expect(refusals(readVesselForm(form({ ...pours, pourL: ["2", "much", "", "8"] }), null))).toEqual([
       "pours NOT_FINITE",
     ]);
   });
@@ -154,14 +154,14 @@ describe("a vessel", () => {
 describe("tools and burners", () => {
   test("a new burner is set down to the right of all others; two of one name are not", () => {
     const burner = valueOf(
-      readBurnerForm(form({ name: "Back left", kind: "induction-pro" }), DEMO_KITCHEN.burners, idFor),
+      readBurnerForm(form({ name: "Back left", kind: "induction-pro" }), DEMO_KITCHEN.burners),
     );
     for (const other of DEMO_KITCHEN.burners)
       expect(burner.xMm).toBeGreaterThanOrEqual(other.xMm + other.widthMm);
-    expect(
-      refusals(readBurnerForm(form({ name: "Back left" }), [...DEMO_KITCHEN.burners, burner], idFor)),
-    ).toEqual(["name DUPLICATE"]);
-    expect(refusals(readBurnerForm(form({ name: "" }), [], idFor))).toEqual(["name MISSING"]);
+    expect(refusals(readBurnerForm(form({ name: "Back left" }), [...DEMO_KITCHEN.burners, burner]))).toEqual([
+      "name DUPLICATE",
+    ]);
+    expect(refusals(readBurnerForm(form({ name: "" }), []))).toEqual(["name MISSING"]);
   });
   test("the changed figures of a tool leave what was not asked: a probe keeps its check", () => {
     const probe = DEMO_KITCHEN.appliances.find(a => a.kind === "probe");
@@ -170,15 +170,11 @@ describe("tools and burners", () => {
     const fields = Object.fromEntries(
       Object.entries(checked).flatMap(([k, v]) => (typeof v === "number" ? [[k, String(v)]] : [])),
     );
-    const read = readToolForm(
-      form({ ...fields, kind: "probe", name: probe.name }),
-      [checked],
-      () => probe.id,
-    );
+    const read = readToolForm(form({ ...fields, kind: "probe", name: probe.name }), [checked]);
     expect(valueOf(read)).toMatchObject({ id: probe.id, offsetC: -0.4, checkedOn: "2026-11-01" });
   });
   test("a tool without a name or its figures is told what is missing", () => {
-    const read = readToolForm(form({ kind: "blender" }), [], idFor);
+    const read = readToolForm(form({ kind: "blender" }), []);
     expect(refusals(read)[0]).toBe("name MISSING");
     expect(refusals(read).length).toBeGreaterThan(1);
   });

@@ -7,7 +7,16 @@ import type { KitReply } from "./kit";
 import { TextField } from "./text-field";
 
 /** What this house has settled: its words and its rates. */
-export function HouseForm({ kitchen, reply }: { kitchen: KitchenData; reply: KitReply | undefined }) {
+export function HouseForm({
+  kitchen,
+  seen,
+  reply,
+}: {
+  kitchen: KitchenData;
+  /** What the fields were filled from. */
+  seen: string;
+  reply: KitReply | undefined;
+}) {
   const asked = reply?.values.intent === "house" ? reply : undefined;
   const problemOf = (field: string) => asked?.problems.find(p => p.field === field);
   const value = (field: string, own: string) => (asked?.problems.length ? (asked.values[field] ?? "") : own);
@@ -19,6 +28,7 @@ export function HouseForm({ kitchen, reply }: { kitchen: KitchenData; reply: Kit
       <h2 className="text-xl">Words and rates of the house</h2>
       <Form method="post" className="mt-3 grid grid-cols-2 gap-3">
         <input type="hidden" name="intent" value="house" />
+        <input type="hidden" name="seen" value={seen} />
         <TextField
           name="demiPct"
           label="Demi-glace, of stock (%)"

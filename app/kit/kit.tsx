@@ -4,14 +4,23 @@ import { placeBurner } from "~/core/kit";
 import { printMass, printNumber, printVolume, g } from "~/core/quantity";
 import type { Problem } from "~/core/result";
 import { type Vessel, geometryOfVessel, limitsOf } from "~/core/vessel";
-import { addBurner, database, moveBurner, saveAppliance, saveHouse, saveKitchenFigures } from "~/data";
+import {
+  addBurner,
+  database,
+  figuresOf,
+  markOf,
+  moveBurner,
+  saveAppliance,
+  saveHouse,
+  saveKitchenFigures,
+} from "~/data";
 import type { Route } from "./+types/kit";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { buttonClass } from "../ui/button";
 import { AirForm } from "./air-form";
+import { airInWords, changedMeanwhile, houseInWords, seenOfTool, toolInWords } from "./meanwhile.server";
 import { readAirForm, readBurnerForm, readHouseForm, readIceCheck, readToolForm } from "./forms.server";
-import { idFor } from "../larder/form.server";
 import { HouseForm } from "./house-form";
 import { HobPlan } from "./hob-plan";
 import { NewBurner } from "./new-burner";
@@ -19,11 +28,20 @@ import { Tools } from "./tools";
 import { useBurnerMoves } from "./use-burner-moves";
 import { VesselOutline } from "./vessel-outline";
 import { liningCaution } from "~/core/kit";
+import { fieldsOf, formOf } from "../request.server";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
   const kitchen = await kitchenOf(kitchenId);
-  return { kitchen, today: new Date().toISOString().slice(0, 10) };
+  return {
+    kitchen,
+    today: new Date().toISOString().slice(0, 10),
+    seen: {
+      air: markOf(figuresOf(kitchen)),
+      house: markOf(kitchen.house),
+      tools: kitchen.appliances.map(a => `${a.id}:${markOf(a)}`).join(" "),
+    },
+  };
 }
 
 export interface KitReply {
@@ -35,11 +53,14 @@ export interface KitReply {
 export async function action({ context, request }: Route.ActionArgs) {
   const { kitchenId, person } = requirePerson(context, request);
   const { db } = database();
-  const form = await request.formData();
+  const form = await formOf(request);
   const change = { kitchenId, personId: person.id, now: new Date() };
-  const values = Object.fromEntries([...form.entries()].map(([k, v]) => [k, String(v)]));
+  const values = fieldsOf(form);
   const back = (problems: readonly Problem[]) => data<KitReply>({ problems, values }, { status: 422 });
   const kitchen = await kitchenOf(kitchenId);
+  const seen = String(form.get("seen") ?? "");
+  const meanwhile = (field: string, theirs: string, mine: string) =>
+    data<KitReply>({ problems: [changedMeanwhile(field, theirs, mine)], values }, { status: 409 });
   switch (form.get("intent")) {
     case "move": {
       const id = String(form.get("id"));
@@ -54,7 +75,8 @@ export async function action({ context, request }: Route.ActionArgs) {
     case "air": {
       const read = readAirForm(form);
       if (!read.ok) return back(read.problems);
-      await saveKitchenFigures(db, change, read.value);
+      const kept = await saveKitchenFigures(db, change, read.value, seen);
+      if (!kept.kept) return meanwhile("altitudeM", airInWords(kept.theirs), airInWords(read.value));
       return data<KitReply>({
         problems: [],
         values: { intent: "air" },
@@ -64,7 +86,8 @@ export async function action({ context, request }: Route.ActionArgs) {
     case "house": {
       const house = readHouseForm(form);
       if (!house.ok) return back(house.problems);
-      await saveHouse(db, kitchenId, house.value);
+      const kept = await saveHouse(db, change, house.value, seen);
+      if (!kept.kept) return meanwhile("demiPct", houseInWords(kept.theirs), houseInWords(house.value));
       return data<KitReply>({
         problems: [],
         values: { intent: "house" },
@@ -74,7 +97,9 @@ export async function action({ context, request }: Route.ActionArgs) {
     case "ice-check": {
       const checked = readIceCheck(form, kitchen.appliances, change.now);
       if (!checked.ok) return back(checked.problems);
-      await saveAppliance(db, change, checked.value.probe);
+      const { probe } = checked.value;
+      const kept = await saveAppliance(db, change, probe, seenOfTool(seen, probe.id));
+      if (!kept.kept) return meanwhile("readC", toolInWords(kept.theirs), toolInWords(probe));
       return data<KitReply>({
         problems: [],
         values: { intent: "ice-check", id: checked.value.probe.id },
@@ -82,15 +107,23 @@ export async function action({ context, request }: Route.ActionArgs) {
       });
     }
     case "tool": {
-      const tool = readToolForm(form, kitchen.appliances, idFor);
+      const tool = readToolForm(form, kitchen.appliances);
       if (!tool.ok) return back(tool.problems);
-      await saveAppliance(db, change, tool.value);
+      const kept = await saveAppliance(db, change, tool.value, seenOfTool(seen, tool.value.id));
+      if (!kept.kept) return meanwhile("name", toolInWords(kept.theirs), toolInWords(tool.value));
       return data<KitReply>({ problems: [], values: {} });
     }
     case "burner": {
-      const burner = readBurnerForm(form, kitchen.burners, idFor);
+      const burner = readBurnerForm(form, kitchen.burners);
       if (!burner.ok) return back(burner.problems);
-      await addBurner(db, change, burner.value);
+      if ((await addBurner(db, change, burner.value)) === "stale")
+        return back([
+          {
+            code: "DUPLICATE",
+            field: "name",
+            message: `Somebody has just set a burner called ${burner.value.name} down.`,
+          },
+        ]);
       return data<KitReply>({ problems: [], values: {} });
     }
     default:
@@ -103,7 +136,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 export const meta: Route.MetaFunction = () => [{ title: "Kit · Hondaro" }];
 
 export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
-  const { kitchen } = loaderData;
+  const { kitchen, seen } = loaderData;
   const hob = useBurnerMoves(kitchen.burners);
   const reply = actionData as KitReply | undefined;
   return (
@@ -125,8 +158,8 @@ export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
           </div>
         </section>
         <div className="space-y-8">
-          <AirForm kitchen={kitchen} reply={reply} />
-          <HouseForm kitchen={kitchen} reply={reply} />
+          <AirForm kitchen={kitchen} seen={seen.air} reply={reply} />
+          <HouseForm kitchen={kitchen} seen={seen.house} reply={reply} />
           <NewBurner reply={reply} />
         </div>
       </div>
@@ -144,7 +177,7 @@ export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
           ))}
         </ul>
       </section>
-      <Tools appliances={kitchen.appliances} reply={reply} today={loaderData.today} />
+      <Tools appliances={kitchen.appliances} seen={seen.tools} reply={reply} today={loaderData.today} />
     </main>
   );
 }

@@ -31,10 +31,13 @@ const HEADINGS: readonly (readonly [ApplianceKind, string])[] = [
 /** Everything besides pots and burners. */
 export function Tools({
   appliances,
+  seen,
   reply,
   today,
 }: {
   appliances: readonly Appliance[];
+  /** Marks of all of them as they are shown. */
+  seen: string;
   reply: KitReply | undefined;
   today: string;
 }) {
@@ -51,11 +54,11 @@ export function Tools({
                 <li key={a.id} className="py-2">
                   <span className="font-semibold">{a.name}</span>
                   <span className="block text-sm text-faded">{wordsFor(a)}</span>
-                  {a.kind === "probe" && <IceCheck probe={a} reply={reply} today={today} />}
+                  {a.kind === "probe" && <IceCheck probe={a} seen={seen} reply={reply} today={today} />}
                 </li>
               ))}
             </ul>
-            <NewTool kind={kind} reply={reply} />
+            <NewTool kind={kind} seen={seen} reply={reply} />
           </div>
         );
       })}
@@ -64,13 +67,14 @@ export function Tools({
 }
 
 /** One more of a kind; the same name again changes its figures. */
-function NewTool({ kind, reply }: { kind: ApplianceKind; reply: KitReply | undefined }) {
+function NewTool({ kind, seen, reply }: { kind: ApplianceKind; seen: string; reply: KitReply | undefined }) {
   const mine = reply?.values.intent === "tool" && reply.values.kind === kind ? reply : undefined;
   return (
     <details className="mt-2 text-sm" open={mine !== undefined}>
       <summary className="text-faded hover:text-copper">Add or change one</summary>
       <Form method="post" className="mt-2 grid grid-cols-2 items-start gap-2">
         <input type="hidden" name="intent" value="tool" />
+        <input type="hidden" name="seen" value={seen} />
         <input type="hidden" name="kind" value={kind} />
         {([["name", "name"], ...APPLIANCE_FIELDS[kind]] as const).map(([field, label]) => (
           <label key={field} className={`text-faded ${field === "name" ? "col-span-2" : ""}`}>
@@ -115,7 +119,17 @@ function wordsFor(a: Appliance): ReactNode {
   }
 }
 
-function IceCheck({ probe, reply, today }: { probe: Probe; reply: KitReply | undefined; today: string }) {
+function IceCheck({
+  probe,
+  seen,
+  reply,
+  today,
+}: {
+  probe: Probe;
+  seen: string;
+  reply: KitReply | undefined;
+  today: string;
+}) {
   const mine = reply?.values.intent === "ice-check" && reply.values.id === probe.id ? reply : undefined;
   const [problem] = mine?.problems ?? [];
   const age =
@@ -124,6 +138,7 @@ function IceCheck({ probe, reply, today }: { probe: Probe; reply: KitReply | und
   return (
     <Form method="post" className="mt-1 text-sm">
       <input type="hidden" name="intent" value="ice-check" />
+      <input type="hidden" name="seen" value={seen} />
       <input type="hidden" name="id" value={probe.id} />
       <p className={due ? "text-saffron-ink" : "text-faded"}>
         {age === null

@@ -7,12 +7,12 @@ import { CLOSED, LININGS, METALS, type Vessel, geometryOfVessel, limitsOf } from
 import { database, findStoredVessel, saveVessel } from "~/data";
 import type { Route } from "./+types/vessel";
 import { kitchenOf } from "../kitchen.server";
-import { idFor } from "../larder/form.server";
 import { requirePerson } from "../people/person.server";
 import { Button } from "../ui/button";
 import { readVesselForm } from "./forms.server";
 import { TextField } from "./text-field";
 import { VesselOutline } from "./vessel-outline";
+import { formOf, listsOf } from "../request.server";
 
 const NEW = "new";
 
@@ -46,17 +46,16 @@ interface Refused {
 export async function action({ context, params, request }: Route.ActionArgs) {
   const { kitchenId, person } = requirePerson(context, request);
   const { db } = database();
-  const form = await request.formData();
-  const values: Record<string, string[]> = {};
-  for (const [key, value] of form.entries()) (values[key] ??= []).push(String(value));
+  const form = await formOf(request);
+  const values = listsOf(form);
   const before = params.vesselId === NEW ? null : await findStoredVessel(db, kitchenId, params.vesselId);
-  const read = readVesselForm(form, before?.vessel ?? null, idFor);
+  const read = readVesselForm(form, before?.vessel ?? null);
   if (!read.ok) return data<Refused>({ problems: read.problems, values }, { status: 422 });
   const saved = await saveVessel(
     db,
     { kitchenId, personId: person.id, now: new Date() },
     read.value,
-    Number(form.get("rowVersion") ?? 0),
+    Math.trunc(Number(form.get("rowVersion"))) || 0,
   );
   if (saved === "stale") {
     const message = before

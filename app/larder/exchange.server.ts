@@ -9,8 +9,9 @@ import {
   checkIngredient,
   ingredientSchema,
 } from "~/core/larder";
+import { readJson } from "~/core/json";
+import { idFor } from "~/core/names";
 import { type Problem } from "~/core/result";
-import { idFor } from "./form.server";
 
 /** The larder in open formats: one row an ingredient as CSV, whole entries as JSON. Described in docs/formats.md. */
 
@@ -119,7 +120,7 @@ export interface ImportPreview {
   readonly broken: string | null;
 }
 
-const MOST_ROWS = 5000;
+const MOST_ROWS = 2000;
 
 /**
  * Reads a larder from CSV or JSON without writing anything.
@@ -132,14 +133,14 @@ export function previewImport(text: string, larder: readonly Ingredient[] = []):
 }
 
 function fromJson(text: string): ImportPreview {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch {
-    return { rows: [], broken: "This begins like JSON but is not; a bracket or comma is missing." };
-  }
-  const list = Array.isArray(data) ? data : (data as { ingredients?: unknown }).ingredients;
+  const read = readJson(text);
+  if (!read.ok) return { rows: [], broken: read.problems[0]?.message ?? "This is not JSON." };
+  const data = read.value;
+  const list = Array.isArray(data)
+    ? (data as unknown[])
+    : (data as { ingredients?: unknown } | null)?.ingredients;
   if (!Array.isArray(list)) return { rows: [], broken: "There is no list “ingredients” in this JSON." };
+  if (list.length > MOST_ROWS) return tooMany(list.length);
   return limited(
     list.map((raw: unknown, i): ImportRow => {
       const name = nameOf(raw, i);
@@ -177,6 +178,8 @@ function fromCsv(text: string, larder: readonly Ingredient[]): ImportPreview {
       skip_empty_lines: true,
       trim: true,
       relax_column_count: true,
+      // Counted before they are converted: what is too much costs nothing.
+      to: MOST_ROWS + 1,
     });
   } catch (error) {
     return {
@@ -184,6 +187,7 @@ function fromCsv(text: string, larder: readonly Ingredient[]): ImportPreview {
       broken: `This is not a table: ${error instanceof Error ? error.message : "it cannot be read"}.`,
     };
   }
+  if (records.length > MOST_ROWS) return tooMany(records.length);
   if (!records.length) return { rows: [], broken: "There is a heading, but no row." };
   if (!("name" in (records[0] ?? {})))
     return { rows: [], broken: "The first row must name the columns, “name” and “water” among them." };
@@ -191,9 +195,12 @@ function fromCsv(text: string, larder: readonly Ingredient[]): ImportPreview {
   return limited(records.map((record, i) => csvRow(record, i + 1, id => known.get(id))));
 }
 
+const tooMany = (rows: number): ImportPreview => ({
+  rows: [],
+  broken: `${rows > MOST_ROWS + 1 ? rows : `More than ${MOST_ROWS}`} rows are too many at once; at most ${MOST_ROWS}. Bring them in by parts.`,
+});
+
 function limited(rows: readonly ImportRow[]): ImportPreview {
-  if (rows.length > MOST_ROWS)
-    return { rows: [], broken: `${rows.length} rows are too many at once; at most ${MOST_ROWS}.` };
   const seen = new Map<string, number>();
   return {
     broken: null,

@@ -94,7 +94,7 @@ describe("looking it over", () => {
   });
   test.each([
     ["", /nothing in it/],
-    ["{oops", /begins like JSON/],
+    ["{oops", /not JSON/],
     ['{"cheese": []}', /no list “ingredients”/],
     ["just some words", /./],
     ["water,fat\n90,10", /“name”/],

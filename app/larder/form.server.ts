@@ -11,6 +11,7 @@ import {
   checkIngredient,
   ingredientSchema,
 } from "~/core/larder";
+import { checkName, idFor } from "~/core/names";
 import { readNumber } from "~/core/quantity";
 import { type Problem, type Result, ok, refuse } from "~/core/result";
 
@@ -42,15 +43,6 @@ const listIn = (form: FormData, field: string): string[] =>
     .map(word => word.trim())
     .filter(Boolean);
 
-export const idFor = (name: string): string =>
-  name
-    .toLowerCase()
-    .normalize("NFD")
-    .replace(/\p{M}/gu, "")
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^-+|-+$/g, "")
-    .slice(0, 40) || "ingredient";
-
 /**
  * Reads the form. What is kept of the old entry is what the form does not ask.
  * @errors every field that cannot be read, with its name; then what `checkIngredient` refuses
@@ -63,7 +55,7 @@ export function readIngredientForm(form: FormData, before: Ingredient | null): R
     return null;
   };
   const name = String(form.get("name") ?? "").trim();
-  if (!name) problems.push({ code: "MISSING", field: "name", message: "What is it called?" });
+  problems.push(...checkName(name));
   const composition = Object.fromEntries(
     [...COMPOSITION_TOTALS, "collagen", "volatileAcid"].map(key => [
       key,

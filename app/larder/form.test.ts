@@ -3,7 +3,8 @@ import type { Ingredient } from "~/core/larder";
 import { valueOf } from "~/core/result";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { form, refusals } from "../testing";
-import { idFor, readIngredientForm } from "./form.server";
+import { idFor } from "~/core/names";
+import { readIngredientForm } from "./form.server";
 
 /** A quince vinegar, all that sums to 100. */
 const vinegar = {

@@ -7,6 +7,7 @@ import { requirePerson } from "../people/person.server";
 import { Button } from "../ui/button";
 import { type ImportPreview, previewImport } from "./exchange.server";
 import { LyingJar } from "./jar";
+import { formOf } from "../request.server";
 
 export function loader({ context, request }: Route.LoaderArgs) {
   requirePerson(context, request);
@@ -15,7 +16,7 @@ export function loader({ context, request }: Route.LoaderArgs) {
 
 export async function action({ context, request }: Route.ActionArgs) {
   const { kitchenId, person } = requirePerson(context, request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const file = form.get("file");
   const pasted = String(form.get("text") ?? "");
   const text = file instanceof File && file.size > 0 ? await file.text() : pasted;
@@ -29,7 +30,7 @@ export async function action({ context, request }: Route.ActionArgs) {
     return redirect("/larder");
   }
   return data(
-    { preview, text, changes: ready.filter(i => known.has(i.id)).length },
+    { preview, changes: ready.filter(i => known.has(i.id)).length },
     { status: preview.broken || refused.length ? 422 : 200 },
   );
 }
@@ -63,10 +64,8 @@ export default function Import({ actionData }: Route.ComponentProps) {
         <label className="mt-4 block">
           <span className="text-sm text-faded">or pasted here</span>
           <textarea
-            key={actionData?.text ?? "empty"}
             name="text"
             rows={8}
-            defaultValue={actionData?.text ?? ""}
             spellCheck={false}
             placeholder={"name,water,fat,protein,sugars,salt,other\nsea buckthorn juice,86,5,0.7,3,0,5.3"}
             className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 font-mono text-sm"

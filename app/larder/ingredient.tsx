@@ -3,7 +3,15 @@ import { brandChange } from "~/core/formula";
 import { ALLERGENS, type Ingredient, findIngredient } from "~/core/larder";
 import { printMass, printNumber, g } from "~/core/quantity";
 import type { Problem } from "~/core/result";
-import { database, findStoredIngredient, priceHistory, saveIngredient, savePrice } from "~/data";
+import {
+  type PricePoint,
+  database,
+  findStoredIngredient,
+  markOf,
+  priceHistory,
+  saveIngredient,
+  savePrice,
+} from "~/data";
 import type { Route } from "./+types/ingredient";
 import { kitchenOf } from "../kitchen.server";
 import { requirePerson } from "../people/person.server";
@@ -15,26 +23,28 @@ import { Jar } from "./jar";
 import { readPriceForm } from "./price.server";
 import { PriceCard } from "./price-card";
 import { sourceWords } from "./source-words";
+import { formOf, listsOf } from "../request.server";
 
 const NEW = "new";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
   const { db } = database();
-  if (params.ingredientId === NEW) return { stored: null, prices: [], brand: null };
+  if (params.ingredientId === NEW) return { stored: null, prices: [], pricesSeen: "", brand: null };
   const [stored, prices] = await Promise.all([
     findStoredIngredient(db, kitchenId, params.ingredientId),
     priceHistory(db, kitchenId, params.ingredientId),
   ]);
   if (!stored) throw data("The larder has nothing of that name.", { status: 404 });
   const other = new URL(request.url).searchParams.get("instead")?.trim();
-  if (!other) return { stored, prices, brand: null };
+  const pricesSeen = markOf(prices);
+  if (!other) return { stored, prices, pricesSeen, brand: null };
   const kitchen = await kitchenOf(kitchenId);
   const found = findIngredient(kitchen.ingredients, other);
   const brand = found.exact
     ? { other: found.exact.name, moved: brandChange(kitchen, stored.ingredient.id, found.exact), near: [] }
     : { other, moved: null, near: found.near.map(i => i.name) };
-  return { stored, prices, brand };
+  return { stored, prices, pricesSeen, brand };
 }
 
 export interface Refused {
@@ -47,24 +57,40 @@ export interface Refused {
 export async function action({ context, params, request }: Route.ActionArgs) {
   const { kitchenId, person } = requirePerson(context, request);
   const { db } = database();
-  const form = await request.formData();
+  const form = await formOf(request);
   const change = { kitchenId, personId: person.id, now: new Date() };
   const before =
     params.ingredientId === NEW ? null : await findStoredIngredient(db, kitchenId, params.ingredientId);
   const back = (problems: readonly Problem[], doubts: readonly string[] = [], status = 422) =>
-    data<Refused>({ problems, doubts, values: fieldsOf(form) }, { status });
+    data<Refused>({ problems, doubts, values: listsOf(form) }, { status });
 
   if (form.get("intent") === "price") {
     const price = readPriceForm(form);
     if (!price.ok || !before) return back(price.ok ? [] : price.problems);
-    await savePrice(db, change, before.ingredient.id, price.value);
+    const { id } = before.ingredient;
+    const kept = await savePrice(db, change, id, price.value, String(form.get("seen") ?? ""));
+    if (!kept.kept) {
+      const inWords = (p: PricePoint) => `${printNumber(p.perKg, 2)} ${p.currency} from ${p.since}`;
+      const theirs = kept.theirs.find(p => p.since === price.value.since) ?? kept.theirs[0];
+      return back(
+        [
+          {
+            code: "DUPLICATE",
+            field: "perKg",
+            message: `Somebody has noted ${theirs ? inWords(theirs) : "another price"} since you opened this. Yours, ${inWords(price.value)}, is not noted yet: send it again to put it beside or in its place.`,
+          },
+        ],
+        [],
+        409,
+      );
+    }
     return redirect(`/larder/${before.ingredient.id}`);
   }
   const read = readIngredientForm(form, before?.ingredient ?? null);
   if (!read.ok) return back(read.problems);
   const doubts = read.warnings.map(w => w.message);
   if (doubts.length && form.get("seen") !== "yes") return back([], doubts);
-  const saved = await saveIngredient(db, change, read.value, Number(form.get("rowVersion") ?? 0));
+  const saved = await saveIngredient(db, change, read.value, Math.trunc(Number(form.get("rowVersion"))) || 0);
   if (saved === "stale")
     return back(
       [
@@ -82,12 +108,6 @@ export async function action({ context, params, request }: Route.ActionArgs) {
   return redirect(`/larder/${read.value.id}`);
 }
 
-const fieldsOf = (form: FormData): Refused["values"] => {
-  const values: Record<string, string[]> = {};
-  for (const [key, value] of form.entries()) if (typeof value === "string") (values[key] ??= []).push(value);
-  return values;
-};
-
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   {
     title: `${(loaderData as { stored?: { ingredient: Ingredient } } | undefined)?.stored?.ingredient.name ?? "New ingredient"} · Hondaro`,
@@ -95,7 +115,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function IngredientSheet({ loaderData, actionData }: Route.ComponentProps) {
-  const { stored, prices, brand } = loaderData;
+  const { stored, prices, pricesSeen, brand } = loaderData;
   const refused = actionData as Refused | undefined;
   const busy = useNavigation().state === "submitting";
   const ingredient = stored?.ingredient ?? null;
@@ -127,7 +147,7 @@ export default function IngredientSheet({ loaderData, actionData }: Route.Compon
               Name it and say what 100 g of it hold. It then settles here in its jar.
             </p>
           )}
-          {ingredient && <PriceCard prices={prices} problems={refused?.problems ?? []} />}
+          {ingredient && <PriceCard prices={prices} seen={pricesSeen} problems={refused?.problems ?? []} />}
         </div>
         <div className="space-y-8">
           {ingredient && <BrandCompare brand={brand} name={ingredient.name} />}

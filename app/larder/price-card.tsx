@@ -12,9 +12,12 @@ const PAD = 8;
 /** What was paid since when: a line of steps, and a place for the next price. */
 export function PriceCard({
   prices,
+  seen,
   problems,
 }: {
   prices: readonly PricePoint[];
+  /** Mark of the prices as they are shown. */
+  seen: string;
   problems: readonly Problem[];
 }) {
   const [latest] = prices;
@@ -34,6 +37,7 @@ export function PriceCard({
       {prices.length > 1 && <Steps prices={[...prices].reverse()} />}
       <Form method="post" className="mt-3 grid grid-cols-[5rem_4rem_1fr] gap-2">
         <input type="hidden" name="intent" value="price" />
+        <input type="hidden" name="seen" value={seen} />
         {(
           [
             ["perKg", "per kg", ""],

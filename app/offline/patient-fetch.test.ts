@@ -32,6 +32,30 @@ describe("a page that reads itself without a network", () => {
     expect(asked).toEqual([PAGE, PAGE]);
     expect(waits.mock.calls).toEqual([[true], [false]]);
   });
+  test.each([429, 503])(
+    "an answer of %i is none: the page stays, and asks when it was told to",
+    async status => {
+      network = true;
+      const answers = [
+        new Response("later", { status, headers: { "Retry-After": "2" } }),
+        new Response("page"),
+      ];
+      const reading = fetchOf(() => answers.shift() ?? new Response("none"))(PAGE);
+      await vi.advanceTimersByTimeAsync(1900);
+      expect(asked).toHaveLength(1);
+      await vi.advanceTimersByTimeAsync(200);
+      expect(await (await reading).text()).toBe("page");
+    },
+  );
+  test("what is sent as JSON hears at once that nobody took it", async () => {
+    network = true;
+    const sending = fetchOf(() => new Response("later", { status: 503 }))(PAGE, {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: "{}",
+    });
+    await expect(sending).rejects.toSatisfy(isNoNetwork);
+  });
   test("a form that was sent waits as well, with what stands in it", async () => {
     const sent = vi.fn<(text: string) => void>();
     const patient = patientFetch(
@@ -82,8 +106,8 @@ describe("a page that reads itself without a network", () => {
   });
   test("an answer that is a refusal is an answer", async () => {
     network = true;
-    const response = await fetchOf(() => new Response("no", { status: 503 }))(PAGE);
-    expect(response.status).toBe(503);
+    const response = await fetchOf(() => new Response("no", { status: 404 }))(PAGE);
+    expect(response.status).toBe(404);
     expect(asked).toHaveLength(1);
   });
 });

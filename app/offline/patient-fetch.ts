@@ -4,8 +4,18 @@ const TRY_AGAIN_MS = 4000;
 /** What the browser throws when no answer came at all; an answer of any kind is none of these. */
 export const isNoNetwork = (error: unknown): boolean => error instanceof TypeError;
 
+/** Busy or away for a moment: an answer that asks to be asked again. */
+const LATER: ReadonlySet<number> = new Set([429, 503]);
+const LONGEST_WAIT_MS = 15_000;
+
+/** As long as the answer asks for, within reason, ms. */
+function askedToWait(response: Response): number {
+  const seconds = Number(response.headers.get("Retry-After"));
+  return seconds > 0 ? Math.min(1000 * seconds, LONGEST_WAIT_MS) : TRY_AGAIN_MS;
+}
+
 /** Resolves when the network is back, or after a while; rejects when nobody waits any longer. */
-const untilLater = (signal: AbortSignal | undefined): Promise<void> =>
+const untilLater = (signal: AbortSignal | undefined, waitMs: number): Promise<void> =>
   new Promise((resolve, reject) => {
     const done = () => {
       clearTimeout(timer);
@@ -18,15 +28,15 @@ const untilLater = (signal: AbortSignal | undefined): Promise<void> =>
       removeEventListener("online", done);
       reject(signal?.reason as Error);
     };
-    const timer = setTimeout(done, TRY_AGAIN_MS);
+    const timer = setTimeout(done, waitMs);
     addEventListener("online", done);
     signal?.addEventListener("abort", given, { once: true });
   });
 
 /**
  * A fetch under which a page does not break when the network goes away: what the router reads to show a page and the
- * forms it sends (its `.data`) are tried again until somebody answers or nobody waits any longer. What is sent as JSON
- * is not: who sends it keeps it on the device and tries again himself.
+ * forms it sends (its `.data`) are tried again until somebody answers or nobody waits any longer; an answer that asks to be
+ * asked again is none. What is sent as JSON is not tried again: who sends it keeps it on the device and does so himself.
  *
  * @param waits told when something begins to wait, and when nothing does any longer
  */
@@ -39,19 +49,28 @@ export function patientFetch(fetch: typeof window.fetch, waits: (any: boolean) =
   return async (input, init) => {
     const request = new Request(input, init);
     const ofPage = new URL(request.url).pathname.endsWith(".data");
-    if (!ofPage || request.headers.get("Content-Type")?.includes("json")) return fetch(input, init);
+    if (!ofPage) return fetch(input, init);
+    if (request.headers.get("Content-Type")?.includes("json")) {
+      const response = await fetch(input, init);
+      if (LATER.has(response.status)) throw new TypeError("asked to come again later");
+      return response;
+    }
     for (;;) {
+      let waitMs = TRY_AGAIN_MS;
       try {
         const response = await fetch(request.clone());
-        tell(false);
-        return response;
+        if (!LATER.has(response.status)) {
+          tell(false);
+          return response;
+        }
+        waitMs = askedToWait(response);
       } catch (error) {
         if (!isNoNetwork(error)) throw error;
       }
       waiting += 1;
       tell(true);
       try {
-        await untilLater(request.signal);
+        await untilLater(request.signal, waitMs);
       } catch (given) {
         if (waiting === 1) tell(false);
         throw given;

@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, test } from "vitest";
 import type { RunEvent } from "~/core/run";
-import { deliver, enqueue, forget, keptOf, pendingOf } from "./queue";
+import { deliver, enqueue, forget, keptOf, pendingOf, refusedOf, runsWaiting } from "./queue";
 
 const reading = (n: number): RunEvent => ({
   id: `01HZZZZZZZZZZZZZZZZZZZZZZ${n}`,
@@ -14,7 +14,8 @@ const answer = (status: number, body: unknown) => () =>
   Promise.resolve(new Response(JSON.stringify(body), { status }));
 
 beforeEach(async () => {
-  for (const run of ["a", "b"]) await forget((await keptOf(run)).map(e => e.id));
+  for (const run of ["a", "b"])
+    await forget([...(await keptOf(run)), ...(await refusedOf(run)).map(r => r.event)].map(e => e.id));
 });
 
 describe("readings on their way to the server", () => {
@@ -76,13 +77,26 @@ describe("readings on their way to the server", () => {
     expect(await pendingOf("a")).toHaveLength(1);
     expect((await deliver("a", answer(200, { serverNow: 7 }))).kind).toBe("delivered");
   });
-  test("refused ones stay, with the server’s reason", async () => {
-    await enqueue("a", reading(1));
-    expect(await deliver("a", answer(409, { detail: "It says something else." }))).toEqual({
-      kind: "refused",
-      message: "It says something else.",
-    });
-    expect(await pendingOf("a")).toHaveLength(1);
+  test("one that is refused stands aside with its reason, and keeps none of the others waiting", async () => {
+    for (const n of [1, 2, 3]) await enqueue("a", reading(n));
+    const picky: typeof fetch = (_url, init) => {
+      const { events } = JSON.parse(init?.body as string) as { events: RunEvent[] };
+      return events.some(e => e.id === reading(2).id)
+        ? answer(422, { detail: "The note has more than 500 signs." })()
+        : answer(200, { serverNow: 5 })();
+    };
+    expect(await deliver("a", picky)).toEqual({ kind: "delivered", serverNow: 5 });
+    expect(await pendingOf("a")).toEqual([]);
+    expect(await keptOf("a")).toEqual([reading(1), reading(3)]);
+    expect(await refusedOf("a")).toEqual([
+      { event: reading(2), reason: "The note has more than 500 signs." },
+    ]);
+    expect(await runsWaiting()).toEqual([]);
+  });
+  test("a refusal of the way it was sent says nothing of the reading", async () => {
+    await enqueue("b", reading(4));
+    expect(await deliver("b", answer(403, {}))).toEqual({ kind: "unreachable" });
+    expect(await runsWaiting()).toEqual(["b"]);
   });
   test("too many at once is no refusal: they are sent again later", async () => {
     await enqueue("a", reading(1));

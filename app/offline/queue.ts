@@ -6,6 +6,14 @@ interface Kept {
   readonly event: RunEvent;
   /** The server has it, but no page has been told so yet. */
   readonly delivered?: boolean;
+  /** Why the server does not take it: it stands aside until a cook drops it, and keeps no other waiting. */
+  readonly refused?: string;
+}
+
+/** A reading the server does not take, and why. */
+export interface Refused {
+  readonly event: RunEvent;
+  readonly reason: string;
 }
 
 /** Readings kept on the device: they survive a reload and a dead network, and go once a page is told them by the server. */
@@ -61,14 +69,30 @@ export async function enqueue(runId: string, event: RunEvent): Promise<void> {
   localStorage.removeItem(JOTTED + event.id);
 }
 
-/** Every reading of a run on this device, sent or not, in the order it was logged. */
+const waits = (row: Kept): boolean => !row.delivered && row.refused === undefined;
+
+/** Every reading of a run on this device that counts, sent or not, in the order it was logged. */
 export async function keptOf(runId: string): Promise<RunEvent[]> {
-  return (await rowsOf(runId)).map(row => row.event);
+  return (await rowsOf(runId)).filter(row => row.refused === undefined).map(row => row.event);
 }
 
 /** The readings of a run that the server does not have yet. */
 export async function pendingOf(runId: string): Promise<RunEvent[]> {
-  return (await rowsOf(runId)).filter(row => !row.delivered).map(row => row.event);
+  return (await rowsOf(runId)).filter(waits).map(row => row.event);
+}
+
+/** The readings of a run that the server does not take. */
+export async function refusedOf(runId: string): Promise<Refused[]> {
+  return (await rowsOf(runId)).flatMap(({ event, refused }) =>
+    refused === undefined ? [] : [{ event, reason: refused }],
+  );
+}
+
+/** Runs of which readings wait on this device. */
+export async function runsWaiting(): Promise<string[]> {
+  await takeUpJotted();
+  const rows = await (await queue()).getAll("pending");
+  return [...new Set(rows.filter(waits).map(row => row.runId))];
 }
 
 async function rowsOf(runId: string): Promise<Kept[]> {
@@ -77,53 +101,88 @@ async function rowsOf(runId: string): Promise<Kept[]> {
   return rows.sort((a, b) => (a.event.id < b.event.id ? -1 : 1));
 }
 
-/** The server has told these: the device need not keep them any longer. */
+/** The server has told these, or a cook has dropped them: the device need not keep them any longer. */
 export async function forget(ids: readonly string[]): Promise<void> {
   const transaction = (await queue()).transaction("pending", "readwrite");
   await Promise.all([...ids.map(id => transaction.store.delete(id)), transaction.done]);
 }
 
-async function markDelivered(runId: string, events: readonly RunEvent[]): Promise<void> {
+async function mark(runId: string, events: readonly RunEvent[], as: Partial<Kept>): Promise<void> {
   const transaction = (await queue()).transaction("pending", "readwrite");
   await Promise.all([
-    ...events.map(event => transaction.store.put({ runId, event, delivered: true })),
+    ...events.map(event => transaction.store.put({ runId, event, ...as })),
     transaction.done,
   ]);
 }
 
+/** `serverNow` is the server’s clock when it answered; null where nothing was sent. */
 export type Delivery =
-  | { readonly kind: "delivered"; readonly serverNow: number }
-  | { readonly kind: "refused"; readonly message: string }
-  | { readonly kind: "unreachable" };
+  { readonly kind: "delivered"; readonly serverNow: number | null } | { readonly kind: "unreachable" };
 
 /** A network that takes a reading and gives no answer is none; the server knows a reading that it gets twice. */
 const ANSWER_PATIENCE_MS = 20_000;
+/** Sent at once: well below what the server takes. */
+const MOST_AT_ONCE = 200;
+/** Answers that say something of the reading itself; any other refusal is of the way it was sent, and it waits. */
+const OF_THE_READING: ReadonlySet<number> = new Set([400, 404, 409, 413, 422]);
 
-/** Sends what waits for a run. Delivered readings wait no longer; refused ones do, with the reason. */
-export async function deliver(
+type Answer =
+  | { readonly kind: "taken"; readonly serverNow: number }
+  | { readonly kind: "refused"; readonly reason: string }
+  | { readonly kind: "unreachable" };
+
+async function post(
   runId: string,
-  send: typeof fetch = fetch,
-  patienceMs = ANSWER_PATIENCE_MS,
-): Promise<Delivery> {
-  const events = await pendingOf(runId);
-  if (!events.length) return { kind: "delivered", serverNow: Date.now() };
-  let response: Response;
+  events: readonly RunEvent[],
+  send: typeof fetch,
+  patienceMs: number,
+): Promise<Answer> {
   try {
-    response = await send(`/api/runs/${runId}/events`, {
+    const response = await send(`/api/runs/${runId}/events`, {
       method: "POST",
       headers: { "Content-Type": "application/json" },
       body: JSON.stringify({ events }),
       signal: AbortSignal.timeout(patienceMs),
     });
+    if (response.ok) {
+      const { serverNow } = (await response.json()) as { serverNow: number };
+      return { kind: "taken", serverNow };
+    }
+    if (!OF_THE_READING.has(response.status)) return { kind: "unreachable" };
+    const body = (await response.json().catch(() => ({}))) as { detail?: string };
+    return { kind: "refused", reason: body.detail ?? "The server does not take this reading." };
   } catch {
     return { kind: "unreachable" };
   }
-  if (response.ok) {
-    await markDelivered(runId, events);
-    const { serverNow } = (await response.json()) as { serverNow: number };
-    return { kind: "delivered", serverNow };
-  }
-  if (response.status >= 500 || response.status === 429) return { kind: "unreachable" };
-  const body = (await response.json().catch(() => ({}))) as { detail?: string };
-  return { kind: "refused", message: body.detail ?? "The server does not take this reading." };
+}
+
+/**
+ * Sends what waits for a run. Where the server refuses, each reading is sent by itself: what it takes waits no longer, what
+ * it does not take is set aside with its reason.
+ */
+export async function deliver(
+  runId: string,
+  send: typeof fetch = fetch,
+  patienceMs = ANSWER_PATIENCE_MS,
+): Promise<Delivery> {
+  let serverNow: number | null = null;
+  const sendOff = async (events: readonly RunEvent[]): Promise<boolean> => {
+    const answer = await post(runId, events, send, patienceMs);
+    if (answer.kind === "unreachable") return false;
+    if (answer.kind === "taken") {
+      ({ serverNow } = answer);
+      await mark(runId, events, { delivered: true });
+      return true;
+    }
+    if (events.length === 1) {
+      await mark(runId, events, { refused: answer.reason });
+      return true;
+    }
+    for (const event of events) if (!(await sendOff([event]))) return false;
+    return true;
+  };
+  const waiting = await pendingOf(runId);
+  for (let i = 0; i < waiting.length; i += MOST_AT_ONCE)
+    if (!(await sendOff(waiting.slice(i, i + MOST_AT_ONCE)))) return { kind: "unreachable" };
+  return { kind: "delivered", serverNow };
 }

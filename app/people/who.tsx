@@ -3,9 +3,8 @@ import type { Route } from "./+types/who";
 import { sectionContext } from "../context.server";
 import { Wordmark } from "../ui/wordmark";
 import { personCookie } from "./person.server";
-
-/** Only ways inside this application. */
-const inside = (to: string | null): string => (to?.startsWith("/") && !to.startsWith("//") ? to : "/");
+import { formOf } from "../request.server";
+import { inside } from "./inside";
 
 export function loader({ context, request }: Route.LoaderArgs) {
   const { people } = context.get(sectionContext);
@@ -14,7 +13,7 @@ export function loader({ context, request }: Route.LoaderArgs) {
 
 export async function action({ context, request }: Route.ActionArgs) {
   const { people } = context.get(sectionContext);
-  const form = await request.formData();
+  const form = await formOf(request);
   const person = people.find(p => p.id === form.get("person"));
   if (!person) return { problem: "Nobody of that name works in this kitchen. Choose a name from the list." };
   return redirect(inside(String(form.get("to") ?? "/")), {

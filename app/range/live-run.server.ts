@@ -1,6 +1,7 @@
-import { intervalsAlong, multiply, openKitchen, walk } from "~/core/formula";
+import { multiply, openKitchen, walk } from "~/core/formula";
 import type { FormulaDocument, KitchenData } from "~/core/formula";
 import { type StepBand, type RunEvent, UNKNOWN_BAND, fold, stepBand } from "~/core/run";
+import { intervalsInPool } from "../workers/pool.server";
 import { type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";
 
 /** A run with all a screen needs to fold it for itself, also without the network. */
@@ -13,22 +14,14 @@ export interface LiveRun {
   readonly bands: readonly StepBand[];
 }
 
-/** Widths already worked out, by version, size and burner; a second process works them out for itself. */
-const known = new Map<string, readonly StepBand[]>();
-const MOST_KNOWN = 200;
-
-function bandsFor(run: StoredRun, document: FormulaDocument, kitchen: KitchenData): readonly StepBand[] {
-  const key = `${run.formulaVersionId} ${run.baseG} ${run.burnerId}`;
-  const found = known.get(key);
-  if (found) return found;
+async function bandsFor(
+  run: StoredRun,
+  document: FormulaDocument,
+  kitchen: KitchenData,
+): Promise<readonly StepBand[]> {
+  const intervals = await intervalsInPool(document, kitchen, run.burnerId);
   const walked = walk(document, openKitchen(kitchen, {}, run.burnerId));
-  const intervals = intervalsAlong(document, kitchen, run.burnerId);
-  const bands = walked.states.map((state, i) =>
-    intervals[i] ? stepBand(state, intervals[i]) : UNKNOWN_BAND,
-  );
-  if (known.size >= MOST_KNOWN) known.clear();
-  known.set(key, bands);
-  return bands;
+  return walked.states.map((state, i) => (intervals[i] ? stepBand(state, intervals[i]) : UNKNOWN_BAND));
 }
 
 /** One run with its formula at the size of the batch; `null` if its version is gone. */
@@ -45,7 +38,7 @@ export async function loadLiveRun(run: StoredRun, kitchen: KitchenData): Promise
     versionNumber: version.number,
     document,
     events: events[run.id] ?? [],
-    bands: bandsFor(run, document, kitchen),
+    bands: await bandsFor(run, document, kitchen),
   };
 }
 

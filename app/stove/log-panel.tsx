@@ -1,7 +1,7 @@
 import { useId, useRef, useState } from "react";
 import { g, ml, mm, parseAmount, printMass, printNumber, printVolume } from "~/core/quantity";
 import { type Result, ok, refuse } from "~/core/result";
-import { type RunPayload, pouredFrom } from "~/core/run";
+import { type RunPayload, checkPayload, pouredFrom } from "~/core/run";
 import { geometryOfVessel, netOfGross, volumeOfLevel } from "~/core/vessel";
 import type { PotNow } from "../range/pot-now";
 import { readMass, readTemperature, readWithin } from "../ui/read";
@@ -19,18 +19,21 @@ export function LogPanel({
   kind,
   pot,
   stepId,
+  typed = "",
   onLog,
   onClose,
 }: {
   kind: LogKind;
   pot: PotNow;
   stepId: string;
+  /** What stands in the field to begin with. */
+  typed?: string;
   onLog: (payload: RunPayload) => void;
   onClose: () => void;
 }) {
   const id = useId();
   const input = useRef<HTMLInputElement>(null);
-  const [text, setText] = useState("");
+  const [text, setText] = useState(typed);
   const [withPot, setWithPot] = useState(true);
   const [inOven, setInOven] = useState(pot.state.steps[pot.state.current]?.step.kind === "roast");
   const [bottle, setBottle] = useState(false);
@@ -65,7 +68,7 @@ export function LogPanel({
         return readAdded(text, bottle ? after : null, line?.lineId ?? "", stepId);
     }
   };
-  const result = text.trim() ? read() : null;
+  const result = text.trim() ? keepable(read()) : null;
   const problem = result && !result.ok ? result.problems[0] : null;
   const words = {
     weigh: {
@@ -203,6 +206,13 @@ export function LogPanel({
       </div>
     </form>
   );
+}
+
+/** A reading that the server would refuse is refused here, while the cook still has it in mind. */
+function keepable(read: Result<Read>): Result<Read> {
+  if (!read.ok) return read;
+  const checked = checkPayload(read.value.payload);
+  return checked.ok ? read : checked;
 }
 
 function Check({

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from "react";
 import { Link, data, useRevalidator } from "react-router";
-import { type RunPayload, openTicks, standing, stepToRead } from "~/core/run";
+import { LONGEST_NOTE, type RunPayload, openTicks, standing, stepToRead } from "~/core/run";
 import { database, findRun } from "~/data";
 import type { Route } from "./+types/stove";
 import { kitchenOf } from "../kitchen.server";
@@ -19,6 +19,7 @@ import { MendSheet } from "./mend-sheet";
 import { MiniPot } from "./mini-pot";
 import { PotLive } from "./pot-live";
 import { StepSide } from "./step-side";
+import { RefusedReadings } from "./refused-readings";
 import { useRunEvents } from "./use-run-events";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
@@ -50,9 +51,17 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
   const now = useNow(first);
   const { revalidate } = useRevalidator();
   const again = useCallback(() => void revalidate(), [revalidate]);
-  const { events, waiting, refusal, log } = useRunEvents(live.run.id, live.events, person.id, first, again);
+  const { events, waiting, refused, log, drop } = useRunEvents(
+    live.run.id,
+    live.events,
+    person.id,
+    first,
+    again,
+  );
   const pot = useMemo(() => potNow({ ...live, events }, kitchen, now), [live, events, kitchen, now]);
   const [panel, setPanel] = useState<LogKind | null>(null);
+  /** A reading that was not kept, on its way to be typed anew. */
+  const [retyped, setRetyped] = useState<{ readonly id: string; readonly typed: string } | null>(null);
   const { state } = pot;
   const progress = state.steps[state.current];
   const stepId = progress?.step.id;
@@ -65,9 +74,11 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
   const act = useCallback(
     (payload: RunPayload) => {
       log(payload);
+      if (retyped) drop(retyped.id);
+      setRetyped(null);
       setPanel(null);
     },
-    [log],
+    [drop, log, retyped],
   );
   const undo = useCallback(() => last && log({ kind: "undone", eventId: last.id }), [last, log]);
   const ticks = useMemo(() => (progress ? openTicks(progress) : []), [progress]);
@@ -82,7 +93,8 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
       readId && state.finishedAt === null
         ? {
             label: "Noted in this run",
-            take: ({ answer }) => log({ kind: "noted", stepId: readId, text: answer.sentence.slice(0, 500) }),
+            take: ({ answer }) =>
+              log({ kind: "noted", stepId: readId, text: answer.sentence.slice(0, LONGEST_NOTE) }),
           }
         : null,
     [log, state.finishedAt, readId],
@@ -186,7 +198,11 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
         <p className="ml-auto text-right text-sm whitespace-nowrap text-lamp-faded">
           {clockTime(now, kitchen.timeZone)} · {person.name.split(" ")[0]}
           <span role="status" className={`block ${waiting ? "text-glow" : ""}`}>
-            {refusal ?? (waiting ? `${waiting} waiting for the network` : "all readings kept")}
+            {waiting
+              ? `${waiting} waiting for the network`
+              : refused.length
+                ? `${refused.length} not kept`
+                : "all readings kept"}
           </span>
         </p>
       </header>
@@ -209,10 +225,15 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
           onTick={what => stepId && log({ kind: "ticked", stepId, what })}
         />
       </div>
-      {refusal && (
-        <p role="alert" className="mx-5 mb-2 rounded-lg border border-glow px-3 py-2 text-glow">
-          ✕ {refusal} It stays on this device.
-        </p>
+      {refused.length > 0 && (
+        <RefusedReadings
+          refused={refused}
+          onChange={(id, kind, typed) => {
+            setRetyped({ id, typed });
+            setPanel(kind);
+          }}
+          onDrop={drop}
+        />
       )}
       {panel && readId ? (
         <LogPanel
@@ -220,8 +241,12 @@ function Stove({ kitchen, live, others, person, people, now: first }: Route.Comp
           kind={panel}
           pot={pot}
           stepId={readId}
+          typed={retyped?.typed ?? ""}
           onLog={act}
-          onClose={() => setPanel(null)}
+          onClose={() => {
+            setRetyped(null);
+            setPanel(null);
+          }}
         />
       ) : (
         <footer className="sticky bottom-0 grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(6,minmax(0,1fr))_2fr_auto]">

@@ -2,7 +2,7 @@ import "fake-indexeddb/auto";
 import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import type { RunEvent } from "~/core/run";
-import { enqueue, forget, keptOf, pendingOf } from "../offline/queue";
+import { enqueue, forget, keptOf, pendingOf, refusedOf } from "../offline/queue";
 import { useRunEvents } from "./use-run-events";
 
 const RUN = "run-a";
@@ -15,7 +15,7 @@ beforeEach(async () => {
   online = true;
   answer = () => new Response(JSON.stringify({ ok: true, serverNow: NOW }));
   sent.length = 0;
-  await forget((await keptOf(RUN)).map(e => e.id));
+  await forget([...(await keptOf(RUN)), ...(await refusedOf(RUN)).map(r => r.event)].map(e => e.id));
   vi.stubGlobal("fetch", (_url: string, init: RequestInit) => {
     if (!online) return Promise.reject(new TypeError("no network"));
     const response = answer();
@@ -57,7 +57,7 @@ describe("readings of a run on this device", () => {
     await waitFor(async () => expect(await pendingOf(RUN)).toHaveLength(2));
     expect(now().events).toHaveLength(2);
     expect(now().waiting).toBe(2);
-    expect(now().refusal).toBeNull();
+    expect(now().refused).toEqual([]);
     online = true;
     act(() => void window.dispatchEvent(new Event("online")));
     await waitFor(() => expect(now().waiting).toBe(0));
@@ -75,13 +75,16 @@ describe("readings of a run on this device", () => {
     await waitFor(() => expect(now().waiting).toBe(0));
     expect(sent.map(e => e.payload)).toEqual(masses);
   });
-  test("a reading the server does not take is kept, with the reason", async () => {
+  test("a reading the server does not take stands aside with the reason, until the cook drops it", async () => {
     answer = () => new Response(JSON.stringify({ detail: "This pot was finished." }), { status: 409 });
     const { now } = opened();
     act(() => now().log(weighed(3000)));
-    await waitFor(() => expect(now().refusal).toBe("This pot was finished."));
-    expect(now().events).toHaveLength(1);
-    expect(await pendingOf(RUN)).toHaveLength(1);
+    await waitFor(() => expect(now().refused.map(r => r.reason)).toEqual(["This pot was finished."]));
+    expect(now().events).toEqual([]);
+    expect(now().waiting).toBe(0);
+    const [aside] = now().refused;
+    act(() => now().drop(aside?.event.id ?? ""));
+    await waitFor(async () => expect(await refusedOf(RUN)).toEqual([]));
   });
   test("a page that was left finds its readings again, and sends what was not sent", async () => {
     const left: RunEvent = {

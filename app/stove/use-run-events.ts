@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { monotonicFactory } from "ulid";
 import type { RunEvent, RunPayload } from "~/core/run";
-import { deliver, enqueue, forget, keptOf, pendingOf } from "../offline/queue";
-
-const TRY_AGAIN_MS = 4000;
+import { hurry, onDelivery, startCourier } from "../offline/courier";
+import { deviceClock } from "../offline/device-clock";
+import { type Refused, enqueue, forget, keptOf, pendingOf, refusedOf } from "../offline/queue";
 
 /** The queue is sent in the order of the ids: of two readings of one moment the later has the greater. */
 const nextId = monotonicFactory();
@@ -12,8 +12,11 @@ export interface RunLog {
   readonly events: readonly RunEvent[];
   /** Readings that wait for the network. */
   readonly waiting: number;
-  readonly refusal: string | null;
+  /** Readings the server does not take: they count nowhere and wait for the cook's word. */
+  readonly refused: readonly Refused[];
   readonly log: (payload: RunPayload) => void;
+  /** Takes a refused reading off this device. */
+  readonly drop: (id: string) => void;
 }
 
 /** The events of a run on this device: those the server has told, and those still on their way to it. */
@@ -26,71 +29,63 @@ export function useRunEvents(
 ): RunLog {
   const [mine, setMine] = useState<readonly RunEvent[]>([]);
   const [waiting, setWaiting] = useState(0);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const offset = useRef(0);
+  const [refused, setRefused] = useState<readonly Refused[]>([]);
   const delivered = useRef(onDelivered);
   useEffect(() => {
     delivered.current = onDelivered;
   }, [onDelivered]);
-  useEffect(() => {
-    offset.current = Math.round(serverNow - Date.now());
-  }, [serverNow]);
-
+  useEffect(() => deviceClock.heard(serverNow), [serverNow]);
   useEffect(() => {
     void forget(told.map(event => event.id));
   }, [told]);
 
-  // One delivery at a time; what is logged meanwhile goes with the next.
-  const sending = useRef(false);
-  const send = useCallback(async () => {
-    if (sending.current) return;
-    sending.current = true;
-    try {
-      while ((await pendingOf(runId)).length > 0) {
-        const outcome = await deliver(runId);
-        setRefusal(outcome.kind === "refused" ? outcome.message : null);
-        if (outcome.kind !== "delivered") break;
-        offset.current = Math.round(outcome.serverNow - Date.now());
-        delivered.current();
-      }
-    } finally {
-      sending.current = false;
-      setWaiting((await pendingOf(runId)).length);
-    }
-  }, [runId]);
-
   useEffect(() => {
-    void keptOf(runId).then(found => {
-      setMine(all => merge(all, found));
-      void send();
-    });
-    const again = () => void send();
-    const timer = setInterval(again, TRY_AGAIN_MS);
-    window.addEventListener("online", again);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener("online", again);
+    let here = true;
+    const look = async () => {
+      const [kept, pending, aside] = await Promise.all([keptOf(runId), pendingOf(runId), refusedOf(runId)]);
+      if (!here) return;
+      const out = new Set(aside.map(r => r.event.id));
+      setMine(all => merge(all, kept).filter(event => !out.has(event.id)));
+      setWaiting(pending.length);
+      setRefused(aside);
     };
-  }, [runId, send]);
+    void look();
+    const deaf = onDelivery((of, reached) => {
+      if (of !== runId) return;
+      if (reached) delivered.current();
+      void look();
+    });
+    const leave = startCourier();
+    hurry();
+    return () => {
+      here = false;
+      deaf();
+      leave();
+    };
+  }, [runId]);
 
   const log = useCallback(
     (payload: RunPayload) => {
       const event: RunEvent = {
         id: nextId(),
         at: new Date().toISOString(),
-        clockOffsetMs: offset.current,
+        clockOffsetMs: deviceClock.offset,
         personId,
         payload,
       };
       setMine(all => [...all, event]);
       setWaiting(n => n + 1);
-      void enqueue(runId, event).then(send);
+      void enqueue(runId, event).then(hurry);
     },
-    [personId, runId, send],
+    [personId, runId],
   );
+  const drop = useCallback((id: string) => {
+    setRefused(all => all.filter(r => r.event.id !== id));
+    void forget([id]);
+  }, []);
 
   const events = useMemo(() => merge(told, mine), [told, mine]);
-  return { events, waiting, refusal, log };
+  return { events, waiting, refused, log, drop };
 }
 
 const merge = (a: readonly RunEvent[], b: readonly RunEvent[]): RunEvent[] => [

@@ -9,7 +9,10 @@ import {
   sameValue,
 } from "../formula";
 import { type Ingredient, checkIngredient, ingredientSchema } from "../larder";
+import { readJson } from "../json";
+import { checkId } from "../names";
 import { type Problem, type Result, ok, refuse } from "../result";
+import { formulaIn } from "../formula";
 
 /** Formulas with everything they are made of: what one kitchen gives to another. */
 export interface FormulaBundle {
@@ -32,7 +35,7 @@ const envelopeSchema = z.object({
 export function bundleOf(ids: readonly string[], kitchen: KitchenData): FormulaBundle {
   const taken = new Map<string, FormulaDocument>();
   const take = (id: string) => {
-    const document = kitchen.formulas[id];
+    const document = formulaIn(kitchen, id);
     if (!document || taken.has(id)) return;
     taken.set(id, document);
     for (const line of linesOf(document)) if ("formula" in line.of) take(line.of.formula);
@@ -55,14 +58,9 @@ export const writeBundle = (bundle: FormulaBundle): string =>
  * @errors NOT_UNDERSTOOD it is not such a file · those of `readFormula`, each with the name of its formula
  */
 export function readBundle(text: string): Result<FormulaBundle> {
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text.replace(/^\uFEFF/, ""));
-  } catch {
-    return refuse(
-      notUnderstood("This is not JSON: a bracket or comma is missing, or it is another kind of file."),
-    );
-  }
+  const json = readJson(text.replace(/^\uFEFF/, ""));
+  if (!json.ok) return json;
+  const raw = json.value;
   const bare = readFormula(raw);
   if (bare.ok) return ok({ formulas: [{ id: "", document: bare.value }], ingredients: [] });
   const envelope = envelopeSchema.safeParse(raw);
@@ -113,18 +111,20 @@ export interface Arrivals {
 /**
  * Holds a bundle against what the kitchen has. Its own ingredients are never changed by a formula that comes in.
  * @param newId a fresh id for a formula that brings none
- * @errors UNKNOWN_ID an ingredient or formula that is neither here nor in the file
+ * @errors UNKNOWN_ID an ingredient or formula that is neither here nor in the file · DUPLICATE · those of `checkId`
  */
 export function arrivalsOf(
   bundle: FormulaBundle,
   kitchen: KitchenData,
   newId: () => string,
 ): Result<Arrivals> {
+  const wrong = wrongIds(bundle, kitchen);
+  if (wrong.length) return refuse(...wrong);
   const here = new Set(kitchen.ingredients.map(i => i.id));
   const ingredients = bundle.ingredients.filter(i => !here.has(i.id));
   const known = new Set([...here, ...ingredients.map(i => i.id)]);
   const formulas = bundle.formulas.map(({ id, document }): Arrival => {
-    const own = id ? kitchen.formulas[id] : undefined;
+    const own = id ? formulaIn(kitchen, id) : undefined;
     const kind = !own ? "new" : sameValue(own, document) ? "same" : "newer";
     return { id: id || newId(), document, kind };
   });
@@ -145,6 +145,39 @@ export function arrivalsOf(
     }),
   );
   return problems.length ? refuse(...problems) : ok({ formulas, ingredients });
+}
+
+/** Ids that could not be kept, or that would meet another: tables take `Case` and `case` for one. */
+function wrongIds(bundle: FormulaBundle, kitchen: KitchenData): Problem[] {
+  const problems: Problem[] = [];
+  const look = (what: string, ids: readonly string[], own: readonly string[]) => {
+    const seen = new Map(own.map(id => [id.toLowerCase(), id]));
+    const inFile = new Set<string>();
+    for (const id of ids) {
+      problems.push(...checkId(id, what));
+      const known = seen.get(id.toLowerCase());
+      if (inFile.has(id.toLowerCase()) || (known !== undefined && known !== id))
+        problems.push({
+          code: "DUPLICATE",
+          field: what,
+          value: id,
+          message: `The id “${id}” stands ${inFile.has(id.toLowerCase()) ? "in the file twice" : `here as “${known}”`}. Give one of them another.`,
+        });
+      inFile.add(id.toLowerCase());
+    }
+  };
+  const named = bundle.formulas.filter(f => f.id);
+  look(
+    "formulas",
+    named.map(f => f.id),
+    Object.keys(kitchen.formulas),
+  );
+  look(
+    "ingredients",
+    bundle.ingredients.map(i => i.id),
+    kitchen.ingredients.map(i => i.id),
+  );
+  return problems;
 }
 
 /** JSON Schema (draft 2020-12) of the formula document, from the schema the code reads with. */

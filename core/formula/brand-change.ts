@@ -3,6 +3,7 @@ import { type PotState, liquorMass } from "../pot";
 import type { FormulaDocument } from "./document";
 import { type KitchenData, openKitchen } from "./kitchen";
 import { walk } from "./walk";
+import { formulaIn } from "./kitchen";
 
 /** A figure of a finished sauce with one brand and with another. */
 export interface Moved {
@@ -73,7 +74,7 @@ export function brandChange(kitchen: KitchenData, ingredientId: string, other: I
   };
   const [was, is] = [openKitchen(kitchen), openKitchen(changed)];
   return formulasUsing(kitchen.formulas, ingredientId).flatMap((id): FormulaMoved[] => {
-    const document = kitchen.formulas[id];
+    const document = formulaIn(kitchen, id);
     if (!document) return [];
     const [before, after] = [walk(document, was), walk(document, is)];
     const [potBefore, potAfter] = [before.states.at(-1)?.pot, after.states.at(-1)?.pot];

@@ -9,6 +9,7 @@ import { reachOf } from "./line-amounts";
 import { namesIn } from "./names";
 import type { StateAfterStep } from "./state-after";
 import type { Walk } from "./walk";
+import { formulaIn } from "./kitchen";
 
 const SYMBOLS: Readonly<Record<AmountRelation["kind"], string>> = {
   fixed: "m as typed",
@@ -211,7 +212,7 @@ function reachedFrom(
 /** A line on another formula leads on into that one. */
 function drawsOn(line: Line, kitchen: Kitchen): readonly ExplainedInput[] {
   if (!("formula" in line.of)) return [];
-  const other = kitchen.data.formulas[line.of.formula];
+  const other = formulaIn(kitchen.data, line.of.formula);
   return other
     ? [
         {

@@ -12,6 +12,7 @@ import { type ProductKind, productKind } from "./product";
 import { kindOf } from "./steps";
 import type { StateAfterStep } from "./state-after";
 import { type Walk, walk } from "./walk";
+import { formulaIn } from "./kitchen";
 
 const EXIT_WORDS: Record<Exit, string> = {
   vapour: "left as steam",
@@ -42,7 +43,7 @@ export function explain(
 
 /** A number of another formula; what it leads to is of that formula too, unless it leads on to a third. */
 function explainElsewhere(asked: Askable, formulaId: string, kitchen: Kitchen): Explanation | null {
-  const document = kitchen.data.formulas[formulaId];
+  const document = formulaIn(kitchen.data, formulaId);
   const found = document && explainHere(asked, document, walk(document, kitchen), kitchen);
   if (!found) return null;
   return {

@@ -37,6 +37,12 @@ export interface KitchenData {
   readonly formulas: Readonly<Record<string, FormulaDocument>>;
 }
 
+/** The formula of an id, if the kitchen has one: never what every object is born with, such as `constructor`. */
+export const formulaIn = (
+  { formulas }: Pick<KitchenData, "formulas">,
+  id: string,
+): FormulaDocument | undefined => (Object.hasOwn(formulas, id) ? formulas[id] : undefined);
+
 /** A kitchen ready to walk in. */
 export interface Kitchen {
   readonly data: KitchenData;

@@ -4,6 +4,7 @@ import type { Kitchen } from "./kitchen";
 import { kindOf } from "./steps";
 import { type Walk, walk } from "./walk";
 import { WalkCache } from "./walk-cache";
+import { formulaIn } from "./kitchen";
 
 /** One source of salt: how it came in, through which sub-formulas, and how much. */
 export interface SaltEntry {
@@ -74,7 +75,7 @@ function entriesOf(
       const massG = line.massG * share;
       const saltG = (massG * ingredient.composition.salt) / 100;
       if (saltG < LEAST_SALT_G) return [];
-      const other = "formula" in of ? kitchen.data.formulas[of.formula] : undefined;
+      const other = "formula" in of ? formulaIn(kitchen.data, of.formula) : undefined;
       if (!other || path.length > 6) return [{ path: [...path, line.name], massG, saltG, share: 0 }];
       const made = walk(other, kitchen, { cache });
       if (!(made.finishedG > 0)) return [{ path: [...path, line.name], massG, saltG, share: 0 }];

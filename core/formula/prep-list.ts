@@ -4,6 +4,7 @@ import type { Kitchen } from "./kitchen";
 import { multiply } from "./scaling/multiply";
 import { type Walk, walk } from "./walk";
 import { WalkCache } from "./walk-cache";
+import { formulaIn } from "./kitchen";
 
 /** One thing to buy, weigh and get ready, for everything that uses it. */
 export interface PrepItem {
@@ -58,7 +59,7 @@ export function prepList(document: FormulaDocument, walked: Walk, kitchen: Kitch
       for (const line of state.lines) {
         const needG = line.massG * times;
         const of = sourceOf.get(line.lineId);
-        const other = of && "formula" in of ? kitchen.data.formulas[of.formula] : undefined;
+        const other = of && "formula" in of ? formulaIn(kitchen.data, of.formula) : undefined;
         if (!of || !("formula" in of) || !other || depth > 6) {
           put(line.ingredientId, line.name, needG, line.purchasedG * times);
           continue;

@@ -7,6 +7,7 @@ import { eggIn } from "./egg";
 import { productKind, productOf } from "./product";
 import type { Walk } from "./walk";
 import type { WalkCache } from "./walk-cache";
+import { formulaIn } from "./kitchen";
 
 /** Walks another formula on the way; `path` holds the formulas that lead here, outermost first. */
 export type WalkOn = (document: FormulaDocument, kitchen: Kitchen, path: readonly FormulaDocument[]) => Walk;
@@ -53,7 +54,7 @@ function productIngredient(
   walkOn: WalkOn,
   cache: WalkCache,
 ): Result<Ingredient> {
-  const document = kitchen.data.formulas[formulaId];
+  const document = formulaIn(kitchen.data, formulaId);
   if (!document)
     return refuse({
       code: "UNKNOWN_ID",
@@ -92,7 +93,7 @@ export function drawnOn(
 ): Map<string, FormulaDocument> {
   for (const line of linesOf(document)) {
     if (!("formula" in line.of) || found.has(line.of.formula)) continue;
-    const other = kitchen.data.formulas[line.of.formula];
+    const other = formulaIn(kitchen.data, line.of.formula);
     if (!other) continue;
     found.set(line.of.formula, other);
     drawnOn(other, kitchen, found);

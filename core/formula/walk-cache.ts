@@ -8,6 +8,7 @@ import type { Ahead } from "./line-amounts";
 import type { ResolvedLine, StepOutcome } from "./step-kind";
 import type { Step } from "./steps";
 import type { LineSoFar, StateAfterStep } from "./state-after";
+import { formulaIn } from "./kitchen";
 
 interface KnownStep {
   readonly step: Step;
@@ -137,7 +138,7 @@ export class WalkCache {
       known.where.ingredientById !== kitchen.ingredientById
     )
       return null;
-    for (const [other, was] of known.drewOn) if (kitchen.data.formulas[other] !== was) return null;
+    for (const [other, was] of known.drewOn) if (formulaIn(kitchen.data, other) !== was) return null;
     return known.ingredient;
   }
 

@@ -31,3 +31,4 @@ export { type Weighed, readMeasure } from "./measures";
 export { type Doubt, checkIngredient, saltDoubt } from "./plausible";
 export { REFERENCE_BY_ID, REFERENCE_LARDER } from "./reference";
 export { type Nutrition, nutritionOf } from "./nutrition";
+export { checkPrice } from "./price";

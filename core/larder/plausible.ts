@@ -1,7 +1,9 @@
 import { printMass, printNumber, g } from "../quantity";
+import { LONGEST_NAME, checkId, checkLength, checkName } from "../names";
 import { type Problem, type Result, type Warning, checkNumber, ok, refuse } from "../result";
 import { type Composition, normaliseComposition } from "./composition";
 import { type Ingredient, densityOf } from "./ingredient";
+import { checkPrice } from "./price";
 
 /** Something a cook should look at again before it is believed. */
 export interface Doubt {
@@ -45,14 +47,36 @@ const DENSITY_OFF = 0.12;
 const DRY = 40;
 const MOST_SALT_OF_STOCK = 3;
 
+const MOST_ALIASES = 40;
+const MOST_MEASURES = 40;
+const tooMany = (field: string, message: string): Problem => ({ code: "OUT_OF_RANGE", field, message });
+
 /**
  * Looks an ingredient over as a careful colleague would: what is impossible is refused, what is odd is said.
  *
- * @errors SUM_NOT_100 · SUBSET_TOO_BIG · NOT_FINITE · OUT_OF_RANGE
+ * @errors SUM_NOT_100 · SUBSET_TOO_BIG · NOT_FINITE · OUT_OF_RANGE · those of ids, names and prices
  */
 export function checkIngredient(ingredient: Ingredient): Result<Ingredient> {
   const composition = normaliseComposition(ingredient.composition);
+  const { aliases, measures, price } = ingredient;
   const problems: Problem[] = [
+    ...checkId(ingredient.id),
+    ...checkName(ingredient.name),
+    ...(aliases.length > MOST_ALIASES
+      ? [tooMany("aliases", `${aliases.length} other names are too many; ${MOST_ALIASES} fit.`)]
+      : aliases.flatMap(alias => checkLength(alias, "aliases", "Another name", LONGEST_NAME))),
+    ...(measures.length > MOST_MEASURES
+      ? [tooMany("measures", `${measures.length} measures are too many; ${MOST_MEASURES} fit.`)]
+      : []),
+    ...[
+      ingredient.compositionSource,
+      ingredient.densitySource,
+      ingredient.edibleSource,
+      ingredient.juiceSource,
+      price?.source,
+      ...measures.map(m => m.source),
+    ].flatMap(source => (source ? checkLength(source.text, "source", "The source") : [])),
+    ...(price ? checkPrice(price) : []),
     ...(composition.ok ? [] : composition.problems),
     ...checkNumber(ingredient.ediblePct, "ediblePct", "The edible portion", {
       min: 0.1,

@@ -148,7 +148,8 @@ export function waterActivity(p: Pools, invertSugar = false): number {
   const bound = BOUND_WATER * (p.proteinOther + p.collagen + p.starch);
   const water = Math.max(p.water - bound, 0.1 * p.water) / MOLAR_MASS_WATER_G;
   let activity = 1;
-  for (const [i, solute] of SOLUTES.entries()) {
+  for (let i = 0; i < SOLUTES.length; i++) {
+    const solute = SOLUTES[i] as (typeof SOLUTES)[number];
     const { molarMass, norrish } = i === 0 && invertSugar ? INVERT : solute;
     const n = (solute.particles * solute.of(p)) / molarMass;
     if (n <= 0) continue;
@@ -165,8 +166,17 @@ const LEAST_ACTIVITY = 0.1;
  * Bubble point of a liquor with or without alcohol, °C; plain numbers, for the solvers.
  * Secant on the logarithm of total vapour pressure over pressure, at most 40 passes.
  */
-export function boilingPointC(p: Pools, pressure: number, warmStart?: number, invertSugar = false): number {
-  const activity = Math.max(LEAST_ACTIVITY, waterActivity(p, invertSugar));
+export const boilingPointC = (p: Pools, pressure: number, warmStart?: number, invertSugar = false): number =>
+  boilsAtActivity(p, waterActivity(p, invertSugar), pressure, warmStart);
+
+/** The same where the water activity is known already. */
+export function boilsAtActivity(
+  p: Pools,
+  waterActivity: number,
+  pressure: number,
+  warmStart?: number,
+): number {
+  const activity = Math.max(LEAST_ACTIVITY, waterActivity);
   const start = warmStart ?? saturationC(pressure);
   if (p.ethanol <= 0)
     return solveBoiling(t => Math.log((activity * saturationPressurePa(t)) / pressure), start, 1e-8);

@@ -78,6 +78,7 @@ export {
   type Surroundings,
   boilingPoint,
   boilingPointC,
+  boilsAtActivity,
   latentHeatJPerG,
   pressureAtAltitude,
   saturationPressurePa,

@@ -10,7 +10,7 @@ import type { FactValues } from "../facts";
 import {
   type Pools,
   type Surroundings,
-  boilingPointC,
+  boilsAtActivity,
   latentHeatJPerG,
   massOfPools,
   saturationPressurePa,
@@ -75,6 +75,8 @@ export class Pan {
   private readonly carrier: number;
   private readonly topLoss: number;
   readonly pressure: number;
+  /** Of the liquor as it is now: worked out once for all that asks at one instant. */
+  private activity = -1;
 
   constructor(readonly input: PanInput) {
     const { facts, around } = input;
@@ -90,10 +92,16 @@ export class Pan {
     this.pools.water = w;
     this.pools.ethanol = e;
     this.pools.acidVolatile = a;
+    this.activity = -1;
+  }
+
+  private waterActivity(): number {
+    if (this.activity < 0) this.activity = waterActivity(this.pools);
+    return this.activity;
   }
 
   boilsAt(warmStart: number): number {
-    return boilingPointC(this.pools, this.pressure, warmStart);
+    return boilsAtActivity(this.pools, this.waterActivity(), this.pressure, warmStart);
   }
 
   /** Free surface and heat lost to the room, at `t`. */
@@ -112,8 +120,7 @@ export class Pan {
 
   private pressures(t: number): { water: number; ethanol: number } {
     const x = ethanolMoleFraction(this.pools.ethanol, this.pools.water);
-    const water =
-      (1 - x) * waterActivityBesideEthanol(x) * waterActivity(this.pools) * saturationPressurePa(t);
+    const water = (1 - x) * waterActivityBesideEthanol(x) * this.waterActivity() * saturationPressurePa(t);
     return { water, ethanol: x > 0 ? x * ethanolActivity(x) * ethanolVapourPressurePa(t) : 0 };
   }
 

@@ -67,8 +67,17 @@ const DRY_SHARE = 0.02;
 const LEAST_WATER_G = 1e-6;
 const SHORTEST_STEP_S = 0.25;
 const LONGEST_STEP_S = 60;
-/** A run of the foreseen length takes 150–230 steps. */
-const STEPS_BEFORE_GROWING = 500;
+/** After hours over a small flame nothing changes in minutes. */
+const LONGEST_STEP_LATE_S = 480;
+/** A run of the foreseen length takes 150–230 steps; one that takes longer takes longer steps. */
+const STEPS_BEFORE_GROWING = 400;
+const STEPS_BETWEEN_GROWING = 100;
+/** What is held for days changes slowly: its steps are longer from ten hours on. */
+const STEPS_OF_A_HOLD = 600;
+/** No wish keeps a kitchen waiting: what takes more steps than this is refused, with what would work. */
+const MOST_STEPS = 1500;
+/** A pot that warms or boils away slower than this share of what it would need will not get there. */
+const HOPELESS = 0.3;
 const FOAM_FILL = 0.4;
 const THIN_LAYER_MM = 4;
 
@@ -173,7 +182,8 @@ function stepSize(input: SimulationInput, pan: Pan, most: number, measure: numbe
     const rate = slopes ? slopes.w + slopes.e : Math.max(50, "watts" in drive ? drive.watts : 0) / 2257;
     estimate = rate > 0 ? steam / rate : most;
   }
-  return Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, Math.min(estimate, most) / 150));
+  const longest = goal === "time" ? Math.max(LONGEST_STEP_S, most / STEPS_OF_A_HOLD) : LONGEST_STEP_S;
+  return Math.min(longest, Math.max(SHORTEST_STEP_S, Math.min(estimate, most) / 150));
 }
 
 function run(input: SimulationInput): Result<Simulation> {
@@ -214,8 +224,9 @@ function run(input: SimulationInput): Result<Simulation> {
   note();
 
   while (!reached && now < most) {
-    // What was thought to be quick and is not: the steps grow, so that no wish keeps the page waiting.
-    if (++steps % STEPS_BEFORE_GROWING === 0) longest = Math.min(LONGEST_STEP_S, longest * 2);
+    if (++steps > MOST_STEPS) return refuse(tooSlow(s(now), t));
+    if (steps >= STEPS_BEFORE_GROWING && steps % STEPS_BETWEEN_GROWING === 0)
+      longest = Math.min(Math.max(longest, LONGEST_STEP_LATE_S), longest * 2);
     let dt = Math.min(longest, most - now);
     boils = pan.boilsAt(boils);
     const from = { w, e, a, t };
@@ -263,6 +274,12 @@ function run(input: SimulationInput): Result<Simulation> {
       }
     }
 
+    // A pot that is hardly warmer after a step than before it stands where flame and losses meet: only its size changes.
+    if (aimT !== null && rising && hold === null && !boiling) {
+      const needed = (aimT - from.t) / (most - now);
+      if (k.t < HOPELESS * needed && k2.t < HOPELESS * needed) return refuse(tooSlow(s(now), t));
+    }
+
     const after = measureOf(pan, goal);
     let share = 1;
     if (aim !== null && after <= aim) share = measure > after ? (measure - aim) / (measure - after) : 1;
@@ -302,15 +319,16 @@ function run(input: SimulationInput): Result<Simulation> {
     reached: reached || goal === "time",
     trace,
   };
-  if (!result.reached && !warnings.has("DRY"))
-    return refuse({
-      code: "NOT_REACHED",
-      field: "target",
-      value: now,
-      message: `At this flame it will not get there within ${printDuration(s(now))}; it levels off near ${printNumber(t, 1)} °C.`,
-    });
+  if (!result.reached && !warnings.has("DRY")) return refuse(tooSlow(s(now), t));
   return ok(result, [...warnings.values(), ...panWarnings(input, result)]);
 }
+
+const tooSlow = (after: Seconds, t: number): Problem => ({
+  code: "NOT_REACHED",
+  field: "target",
+  value: after,
+  message: `At this flame it will not get there: after ${printDuration(after)} it stands near ${printNumber(t, 1)} °C and hardly moves. Take a stronger flame, a smaller pan or a lid.`,
+});
 
 /** The flame boils the pot iff it makes at least the steam a surface at the boil would give off anyway. */
 const canBoil = (pan: Pan, boils: number, heatW: number): boolean =>

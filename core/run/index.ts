@@ -1,4 +1,13 @@
-export { type RunEvent, type RunPayload, inOrder, payloadSchema, runEventSchema, timeOf } from "./events";
+export {
+  LONGEST_NOTE,
+  type RunEvent,
+  type RunPayload,
+  checkPayload,
+  inOrder,
+  payloadSchema,
+  runEventSchema,
+  timeOf,
+} from "./events";
 export {
   type Reading,
   type RunProblem,

@@ -25,6 +25,7 @@ import {
 import { aroundOf, driveOf, vesselOf } from "./inputs";
 import { defineSum, missing } from "./sum";
 import { around, num, time } from "./words";
+import { withFact } from "../facts";
 
 /** Bringing to heat, resting, and what heat did to what must not live. */
 
@@ -99,7 +100,7 @@ export const heatUp = defineSum({
         surface: "stirred",
         lid: i.lid,
         around: air.value.around,
-        facts: { ...f, pressureTrue: 1 },
+        facts: withFact(f, "pressureTrue", 1),
       });
       return end.ok ? ok({ minutes: end.value.endS / 60 }) : end;
     });
@@ -174,7 +175,7 @@ export const carryOver = defineSum({
     const found = estimated(
       world.facts,
       (f, own) => {
-        const rise = rest({ ...f, carryTime: 1 }, guessed === null ? surface : own("surface"));
+        const rise = rest(withFact(f, "carryTime", 1), guessed === null ? surface : own("surface"));
         return rise.ok ? ok({ riseC: rise.value.riseK }) : rise;
       },
       owns,

@@ -1,3 +1,4 @@
+import { withFact } from "../facts";
 import { z } from "zod";
 import { flameWarnings } from "../alcohol";
 import type { FactValues } from "../facts";
@@ -81,7 +82,7 @@ export function reductionOf(
   const displaced = ml(input.solidsMl ?? 0);
   const run = (f: FactValues, massTimes = 1, trace = false): Result<Simulation> => {
     const liquor = poolsOfLiquid(liquid.value, massG.value * massTimes);
-    const own = factor === undefined ? f : { ...f, surfaceStirred: factor };
+    const own = factor === undefined ? f : withFact(f, "surfaceStirred", factor);
     const drive = driveOf(
       input.heat,
       { liquor, geometry, around: air.value.around, displacedMl: displaced },

@@ -1,28 +1,34 @@
-import { Form, Link } from "react-router";
+import { Form, Link, data } from "react-router";
+import { ulid } from "ulid";
 import { FAMILIES, type FamilyGroup } from "~/core/families";
 import { blankFormula } from "~/core/formula";
+import { checkName } from "~/core/names";
 import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
 import type { Route } from "./+types/choose";
 import { createFormula } from "./create.server";
+import { formOf } from "../../request.server";
 
 const GROUPS: readonly FamilyGroup[] = ["stocks", "sauces", "emulsions", "purées and soups", "components"];
 
 export function loader({ context, request }: Route.LoaderArgs) {
   requirePerson(context, request);
-  return null;
+  return { newId: ulid() };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const name = String(form.get("name") ?? "").trim();
-  return createFormula(section, blankFormula(name || "New formula", { name: "base", massG: 1000 }));
+  const problem = name ? checkName(name)[0] : undefined;
+  if (problem) return data({ problem: problem.message }, { status: 422 });
+  const blank = blankFormula(name || "New formula", { name: "base", massG: 1000 });
+  return createFormula(section, blank, form);
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "New formula · Hondaro" }];
 
-export default function Choose() {
+export default function Choose({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
       <p>
@@ -61,6 +67,7 @@ export default function Choose() {
         <section aria-label="a blank line" className="mb-7 break-inside-avoid">
           <h2 className="border-b-2 border-ink pb-1 text-xl">A blank line</h2>
           <Form method="post" className="mt-2 flex flex-wrap items-end gap-3">
+            <input type="hidden" name="id" value={loaderData.newId} />
             <label className="grow">
               <span className="block text-xs text-faded">its name</span>
               <input
@@ -71,6 +78,11 @@ export default function Choose() {
               />
             </label>
             <Button type="submit">Begin with nothing</Button>
+            {actionData?.problem && (
+              <p role="alert" className="basis-full text-beet">
+                ✕ {actionData.problem}
+              </p>
+            )}
           </Form>
         </section>
       </div>

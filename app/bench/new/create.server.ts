@@ -1,4 +1,6 @@
 import { redirect } from "react-router";
+import { isValid, ulid } from "ulid";
+import { readJson } from "~/core/json";
 import { type FormulaDocument, readFormula } from "~/core/formula";
 import { database, insertFormula } from "~/data";
 import type { SectionWithPerson } from "../../people/person.server";
@@ -8,12 +10,8 @@ const MOST = 400_000;
 
 /** Reads a document a form sent along as text. */
 export function documentIn(text: string): ReturnType<typeof readFormula> {
-  if (text.length <= MOST)
-    try {
-      return readFormula(JSON.parse(text));
-    } catch {
-      // Said below.
-    }
+  const sent = text.length <= MOST ? readJson(text) : null;
+  if (sent?.ok) return readFormula(sent.value);
   return {
     ok: false,
     problems: [
@@ -26,9 +24,11 @@ export function documentIn(text: string): ReturnType<typeof readFormula> {
   };
 }
 
-/** Puts a new formula on the Bench and goes there. */
-export async function createFormula(section: SectionWithPerson, document: FormulaDocument) {
+/** Puts a new formula on the Bench and goes there. A form that is sent twice makes one: it names the id. */
+export async function createFormula(section: SectionWithPerson, document: FormulaDocument, form: FormData) {
+  const named = String(form.get("id") ?? "");
   const id = await insertFormula(database().db, {
+    id: isValid(named) ? named : ulid(),
     kitchenId: section.kitchenId,
     document,
     personId: section.person.id,

@@ -1,4 +1,4 @@
-import { ulid } from "ulid";
+import { isValid, ulid } from "ulid";
 import { type Arrivals, arrivalsOf, readBundle } from "~/core/exchange";
 import { importIngredients, insertFormula, bringInVersion, database } from "~/data";
 import { kitchenOf } from "../../kitchen.server";
@@ -9,25 +9,38 @@ export interface FilePreview {
   readonly problems: readonly string[];
 }
 
-/** Holds a file against this kitchen without writing anything. */
-export async function previewFile(section: SectionWithPerson, text: string): Promise<FilePreview> {
+/**
+ * Holds a file against this kitchen without writing anything.
+ * @param named id for a formula that brings none; the page names it, so that it is made once
+ */
+export async function previewFile(
+  section: SectionWithPerson,
+  text: string,
+  named: string,
+): Promise<FilePreview> {
   if (!text.trim())
     return { arrivals: null, problems: ["There is nothing in it. Choose a file, or paste one."] };
   const bundle = readBundle(text);
-  const arrivals = bundle.ok ? arrivalsOf(bundle.value, await kitchenOf(section.kitchenId), ulid) : bundle;
+  const arrivals = bundle.ok
+    ? arrivalsOf(bundle.value, await kitchenOf(section.kitchenId), () => (isValid(named) ? named : ulid()))
+    : bundle;
   return arrivals.ok
     ? { arrivals: arrivals.value, problems: [] }
     : { arrivals: null, problems: arrivals.problems.slice(0, 20).map(p => p.message) };
 }
 
-/** Brings in what was previewed: ingredients first, then new formulas, then newer versions of those that are here. */
+/**
+ * Brings in what was previewed: ingredients first, then new formulas, then newer versions of those that are here.
+ * All of it or nothing.
+ */
 export async function bringIn(section: SectionWithPerson, arrivals: Arrivals): Promise<void> {
-  const { db } = database();
   const change = { kitchenId: section.kitchenId, personId: section.person.id, now: new Date() };
-  if (arrivals.ingredients.length) await importIngredients(db, change, arrivals.ingredients);
-  for (const { id, document, kind } of arrivals.formulas) {
-    if (kind === "new") await insertFormula(db, { ...change, id, document });
-    if (kind === "newer")
-      await bringInVersion(db, { ...change, id, document, reason: "brought in from a file" });
-  }
+  await database().db.transaction(async tx => {
+    if (arrivals.ingredients.length) await importIngredients(tx, change, arrivals.ingredients);
+    for (const { id, document, kind } of arrivals.formulas) {
+      if (kind === "new") await insertFormula(tx, { ...change, id, document });
+      if (kind === "newer")
+        await bringInVersion(tx, { ...change, id, document, reason: "brought in from a file" });
+    }
+  });
 }

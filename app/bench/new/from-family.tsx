@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import { Form, Link, data } from "react-router";
+import { ulid } from "ulid";
 import { familyById, formulaOf, schoolsOf } from "~/core/families";
 import { openKitchen, withBase } from "~/core/formula";
 import { g, printNumber } from "~/core/quantity";
@@ -11,19 +12,20 @@ import { TypedField } from "../../ui/typed-field";
 import type { Route } from "./+types/from-family";
 import { createFormula, documentIn } from "./create.server";
 import { DraftPreview } from "./draft-preview";
+import { formOf } from "../../request.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
   if (!familyById(params.familyId)) throw data("There is no such method in this house.", { status: 404 });
-  return { kitchen: await kitchenOf(kitchenId), familyId: params.familyId };
+  return { kitchen: await kitchenOf(kitchenId), familyId: params.familyId, newId: ulid() };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const document = documentIn(String(form.get("document") ?? ""));
   if (!document.ok) return data({ problem: document.problems[0]?.message }, { status: 422 });
-  return createFormula(section, document.value);
+  return createFormula(section, document.value, form);
 }
 
 export const meta: Route.MetaFunction = ({ params }) => [
@@ -75,6 +77,7 @@ export default function FromFamily({ loaderData, actionData }: Route.ComponentPr
         />
         <Form method="post">
           <input type="hidden" name="document" value={JSON.stringify(document)} />
+          <input type="hidden" name="id" value={loaderData.newId} />
           <Button type="submit" look="act">
             Put it on the Bench
           </Button>

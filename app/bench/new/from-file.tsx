@@ -1,26 +1,28 @@
 import { Form, Link, data, redirect } from "react-router";
+import { ulid } from "ulid";
 import type { Arrival } from "~/core/exchange";
 import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
 import type { Route } from "./+types/from-file";
 import { bringIn, previewFile } from "./file.server";
+import { formOf } from "../../request.server";
 
 export function loader({ context, request }: Route.LoaderArgs) {
   requirePerson(context, request);
-  return null;
+  return { newId: ulid() };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const file = form.get("file");
   const text = file instanceof File && file.size > 0 ? await file.text() : String(form.get("text") ?? "");
-  const preview = await previewFile(section, text);
+  const preview = await previewFile(section, text, String(form.get("id") ?? ""));
   if (form.get("intent") === "bring in" && preview.arrivals) {
     await bringIn(section, preview.arrivals);
     return redirect("/bench");
   }
-  return data({ ...preview, text }, { status: preview.arrivals ? 200 : 422 });
+  return data(preview, { status: preview.arrivals ? 200 : 422 });
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "Bring in · Bench · Hondaro" }];
@@ -31,7 +33,7 @@ const KIND_WORDS: Record<Arrival["kind"], string> = {
   newer: "differs from the one here: it becomes the next version, the one here stays in its versions",
 };
 
-export default function FromFile({ actionData }: Route.ComponentProps) {
+export default function FromFile({ loaderData, actionData }: Route.ComponentProps) {
   const arrivals = actionData?.arrivals;
   const coming = arrivals?.formulas.filter(f => f.kind !== "same") ?? [];
   return (
@@ -47,6 +49,7 @@ export default function FromFile({ actionData }: Route.ComponentProps) {
         never overwritten.
       </p>
       <Form method="post" encType="multipart/form-data" className="mt-5">
+        <input type="hidden" name="id" value={loaderData.newId} />
         <label className="block">
           <span className="text-sm text-faded">A file</span>
           <input
@@ -59,10 +62,8 @@ export default function FromFile({ actionData }: Route.ComponentProps) {
         <label className="mt-4 block">
           <span className="text-sm text-faded">or pasted here</span>
           <textarea
-            key={actionData?.text ?? "empty"}
             name="text"
             rows={8}
-            defaultValue={actionData?.text ?? ""}
             spellCheck={false}
             className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 font-mono text-sm"
           />

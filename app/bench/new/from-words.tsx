@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { Form, Link, data } from "react-router";
+import { ulid } from "ulid";
 import { type FormulaDocument, openKitchen } from "~/core/formula";
 import { formulaFromDraft, termsHeard } from "~/core/words";
 import { kitchenOf } from "../../kitchen.server";
@@ -9,17 +10,19 @@ import type { Route } from "./+types/from-words";
 import { createFormula, documentIn } from "./create.server";
 import { PieceRow } from "./piece-row";
 import { type Draft, useDraft } from "./use-draft";
+import { formOf } from "../../request.server";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
-  return { kitchen: await kitchenOf(kitchenId) };
+  return { kitchen: await kitchenOf(kitchenId), newId: ulid() };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
-  const document = documentIn(String((await request.formData()).get("document") ?? ""));
+  const form = await formOf(request);
+  const document = documentIn(String(form.get("document") ?? ""));
   if (!document.ok) return data({ problem: document.problems[0]?.message }, { status: 422 });
-  return createFormula(section, document.value);
+  return createFormula(section, document.value, form);
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "From words · Hondaro" }];
@@ -126,6 +129,7 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
                   />
                 </label>
                 <input type="hidden" name="document" value={JSON.stringify(document)} />
+                <input type="hidden" name="id" value={loaderData.newId} />
                 <Button type="submit" look="act" disabled={!document}>
                   Put it on the Bench
                 </Button>

@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import { Form, Link, data } from "react-router";
+import { ulid } from "ulid";
 import {
   type FormulaDocument,
   type Kitchen,
@@ -18,6 +19,7 @@ import { IngredientField, IngredientNames } from "../ingredient-field";
 import type { Route } from "./+types/other-main";
 import { createFormula, documentIn } from "./create.server";
 import { DraftPreview } from "./draft-preview";
+import { formOf } from "../../request.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
@@ -26,14 +28,15 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
     findFormula(database().db, kitchenId, params.formulaId),
   ]);
   if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
-  return { kitchen, stored };
+  return { kitchen, stored, newId: ulid() };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
-  const document = documentIn(String((await request.formData()).get("document") ?? ""));
+  const form = await formOf(request);
+  const document = documentIn(String(form.get("document") ?? ""));
   if (!document.ok) return data({ problem: document.problems[0]?.message }, { status: 422 });
-  return createFormula(section, document.value);
+  return createFormula(section, document.value, form);
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "Other main ingredient · Hondaro" }];
@@ -108,6 +111,7 @@ export default function OtherMain({ loaderData, actionData }: Route.ComponentPro
         </label>
         <Form method="post" className="self-end">
           <input type="hidden" name="document" value={JSON.stringify(document)} />
+          <input type="hidden" name="id" value={loaderData.newId} />
           <Button type="submit" look="act" disabled={!document}>
             Put it on the Bench
           </Button>

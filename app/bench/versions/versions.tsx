@@ -10,6 +10,7 @@ import type { Route } from "./+types/versions";
 import { ChangeList } from "./change-list";
 import { OutcomeTable } from "./outcome-table";
 import { changeVersions } from "./versions.server";
+import { formOf } from "../../request.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
@@ -23,7 +24,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 
 export async function action({ context, params, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const problem = await changeVersions(section, params.formulaId, form);
   if (problem) return data({ problem }, { status: 409 });
   return form.get("intent") === "keep"

@@ -1,0 +1,94 @@
+import { createHash } from "node:crypto";
+import { resolve } from "node:path";
+import { pathToFileURL } from "node:url";
+import { Piscina } from "piscina";
+import {
+  type FormulaDocument,
+  type KitchenData,
+  type StepIntervals,
+  formulaIn,
+  linesOf,
+} from "~/core/formula";
+import { type Result, refuse } from "~/core/result";
+import type { Answer, SumWorld } from "~/core/sums";
+
+/** Heavy sums in threads beside the one that answers, put together by the build as `build/jobs/jobs.js`. */
+const THREADS = 2;
+const MOST_WAITING = 500;
+const IDLE_MS = 60_000;
+/** A sum that takes longer is of no use to whoever waits at a stove. */
+const SUM_PATIENCE_MS = 5000;
+const MOST_KEPT = 300;
+
+let shared: Piscina | undefined;
+const pool = (): Piscina =>
+  (shared ??= new Piscina({
+    filename: pathToFileURL(resolve("build/jobs/jobs.js")).href,
+    minThreads: 1,
+    maxThreads: THREADS,
+    idleTimeout: IDLE_MS,
+    maxQueue: MOST_WAITING,
+  }));
+
+/** Ends the threads; what they are at is given up. */
+export const closePool = async (): Promise<void> => {
+  await shared?.destroy();
+};
+
+/** A quick sum in the pool. @errors those of the sum · NOT_REACHED it takes too long */
+export async function sumInPool(name: string, input: unknown, world: SumWorld): Promise<Result<Answer>> {
+  const signal = AbortSignal.timeout(SUM_PATIENCE_MS);
+  try {
+    return (await pool().run({ name, input, world }, { name: "sum", signal })) as Result<Answer>;
+  } catch (error) {
+    if (!signal.aborted) throw error;
+    return refuse({
+      code: "NOT_REACHED",
+      field: "input",
+      message: "This takes longer than anybody waits. Ask for less at once: a shorter time, a smaller pot.",
+    });
+  }
+}
+
+const kept = new Map<string, Promise<StepIntervals[]>>();
+
+/** The limits of a line in this kitchen; what was worked out once, or is being worked out, is not worked out again. */
+export function intervalsInPool(
+  document: FormulaDocument,
+  kitchen: KitchenData,
+  burnerId?: string,
+): Promise<StepIntervals[]> {
+  const asked = { document, kitchen: onlyWhatItNeeds(document, kitchen), burnerId };
+  const key = createHash("sha256").update(JSON.stringify(asked)).digest("base64");
+  const known = kept.get(key);
+  if (known) {
+    // The latest asked for stay longest.
+    kept.delete(key);
+    kept.set(key, known);
+    return known;
+  }
+  const found = pool().run(asked, { name: "intervals" }) as Promise<StepIntervals[]>;
+  kept.set(key, found);
+  found.catch(() => kept.delete(key));
+  for (const oldest of kept.keys()) {
+    if (kept.size <= MOST_KEPT) break;
+    kept.delete(oldest);
+  }
+  return found;
+}
+
+/** The kitchen without the formulas that the line, and the lines it draws on, have nothing of. */
+function onlyWhatItNeeds(document: FormulaDocument, kitchen: KitchenData): KitchenData {
+  const formulas: Record<string, FormulaDocument> = {};
+  const take = (of: FormulaDocument): void => {
+    for (const line of linesOf(of)) {
+      const id = "formula" in line.of ? line.of.formula : null;
+      const other = id === null || Object.hasOwn(formulas, id) ? undefined : formulaIn(kitchen, id);
+      if (id === null || !other) continue;
+      formulas[id] = other;
+      take(other);
+    }
+  };
+  take(document);
+  return { ...kitchen, formulas };
+}
