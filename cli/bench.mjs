@@ -20,7 +20,7 @@ async function ensureSpreadsheet() {
     );
 }
 
-const SCRIPTS = ["walk", "against-a-spreadsheet", "keystroke"];
+const SCRIPTS = ["walk", "against-a-spreadsheet", "keystroke", "faults"];
 
 /** What is measured is put together by what builds the application: sums translated as they are read cost more than they do there. */
 async function putTogether() {
@@ -42,13 +42,19 @@ async function putTogether() {
 const measure = (script, env = {}) =>
   runProgram(process.execPath, [inRoot("build", "speed", `${script}.js`)], { echo: true, env });
 
-/** How fast the sums and the Bench are. Figures depend on the machine; the ratios between them do not much. */
-export async function run() {
+/**
+ * How fast the sums and the Bench are. Figures depend on the machine; the ratios between them do not much.
+ * `faults`: what hostile inputs and killed processes do to it.
+ */
+export async function run([what = "speed"]) {
+  if (!["speed", "faults"].includes(what))
+    throw new Trouble(`There is nothing called “${what}” to measure.`, "Type speed or faults.");
   await ensurePackages();
-  await ensureSpreadsheet();
+  if (what === "speed") await ensureSpreadsheet();
   // The application first: building it empties the folder both are built into.
   await ensureBuild();
   await putTogether();
+  if (what === "faults") return (await withApplication(env => measure("faults", env))).code;
   const done = [
     await measure("walk"),
     await measure("against-a-spreadsheet", { HONDARO_SHEET: inRoot("speed", "spreadsheet", "sheet.mjs") }),

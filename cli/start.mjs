@@ -75,9 +75,9 @@ export async function prepareDatabase(url, demo) {
 
 const START_PATIENCE_MS = 60_000;
 /** Starts the HTTP server and waits until it answers; one that does not in time is ended. */
-export async function startServer(port, url, patienceMs = START_PATIENCE_MS) {
+export async function startServer(port, url, { patienceMs = START_PATIENCE_MS, env = {} } = {}) {
   const child = spawn(process.execPath, [inRoot("server", "index.js")], {
-    env: { ...process.env, NODE_ENV: "production", DATABASE_URL: url, PORT: String(port), HOST },
+    env: { ...process.env, ...env, NODE_ENV: "production", DATABASE_URL: url, PORT: String(port), HOST },
     stdio: ["ignore", "inherit", "inherit"],
     detached: true,
   });

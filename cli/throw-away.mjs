@@ -9,6 +9,9 @@ import { prepareDatabase, startServer } from "./start.mjs";
 
 const CHROMIUM = ["/usr/bin/chromium", "/usr/bin/chromium-browser"];
 
+/** Tests and measures send more in a minute than a section does. */
+const MANY = "1000000";
+
 /**
  * Runs some work against the real application with the demo kitchen, on a database that is thrown away afterwards.
  * @param work gets the environment in which a browser finds the application, and a folder for its reports
@@ -22,7 +25,7 @@ export async function withApplication(work) {
   try {
     await prepareDatabase(mariadb.url, true);
     const port = await freePort();
-    server = await startServer(port, mariadb.url);
+    server = await startServer(port, mariadb.url, { env: { HONDARO_WRITES_PER_MINUTE: MANY } });
     const env = {
       HONDARO_URL: `http://127.0.0.1:${port}`,
       DATABASE_URL: mariadb.url,

@@ -45,4 +45,4 @@ export {
   saveVessel,
 } from "./kit";
 export { isAway } from "./database-errors";
-export { type Kept, markOf } from "./seen";
+export { markOf } from "./seen";

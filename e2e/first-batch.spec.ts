@@ -6,6 +6,7 @@ import {
   STOCK,
   allKept,
   begin,
+  cookThis,
   cookThrough,
   done,
   logReading,
@@ -56,7 +57,7 @@ test("a first batch: from the bones on the table to a printed card", async ({ pa
   await page.keyboard.press("Escape");
 
   // Cook it, with readings.
-  await page.getByRole("button", { name: "Cook this" }).click();
+  await cookThis(page);
   await expect(page.getByRole("heading", { level: 1 })).toHaveText(/Roast the guinea-fowl carcasses/);
   const stockRun = page.url();
   await page.getByRole("button", { name: /guinea-fowl carcasses/ }).click();
@@ -105,7 +106,7 @@ test("a first batch: from the bones on the table to a printed card", async ({ pa
   // Its glace: to one third, by the stick.
   await openFormula(page, GLACE);
   await setBase(page, "8 kg");
-  await page.getByRole("button", { name: "Cook this" }).click();
+  await cookThis(page);
   await begin(page);
   await done(page);
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("Reduce to a third");

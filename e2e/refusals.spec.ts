@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { GLACE, STOCK, begin, cook, openFormula, saved, setBase, signAs } from "./kitchen";
+import { GLACE, STOCK, begin, cook, logReading, openFormula, saved, setBase, signAs } from "./kitchen";
 
 test.describe("the Bench refuses nonsense kindly", () => {
   test.beforeEach(async ({ page }) => {
@@ -126,6 +126,60 @@ test("the Stove refuses readings that cannot be", async ({ page }) => {
   await page.getByRole("button", { name: "jug", exact: true }).click();
   await field.fill("3 kg");
   await expect(page.getByRole("alert")).toContainText("litres or millilitres");
+});
+
+test("a note that is too long is refused before it is logged; one the server will not have keeps no other waiting", async ({
+  page,
+}) => {
+  await signAs(page);
+  const run = await cook(page, GLACE, "8 kg", "open-3");
+  await begin(page);
+  await page.getByRole("button", { name: "note", exact: true }).click();
+  const field = page.getByRole("form").getByRole("textbox");
+  await field.fill("x".repeat(501));
+  await expect(page.getByRole("alert")).toContainText("more than 500 signs");
+  await expect(page.getByRole("button", { name: "Log it" })).toBeDisabled();
+  await page.getByRole("button", { name: "Close" }).click();
+
+  // As an earlier Hondaro has left it on this device.
+  await page.evaluate(runId => {
+    const event = {
+      id: "01HZZZZZZZZZZZZZZZZZZZZZZ9",
+      at: new Date().toISOString(),
+      clockOffsetMs: 0,
+      personId: "tomas",
+      payload: { kind: "jugged", stepId: "s1", volumeMl: 5_000_000 },
+    };
+    localStorage.setItem(`hondaro.reading.${event.id}`, JSON.stringify({ runId, event }));
+  }, run);
+  // From another page: what waits leaves from any.
+  await page.goto("/larder");
+  await page.goto(`/stove/${run}`);
+  const aside = page.getByRole("list", { name: "Readings that were not kept" });
+  await expect(aside).toContainText("A jug reads more than nothing and at most 1 000 l.");
+  await logReading(page, "note", "the others go on");
+  await expect(page.getByText("“the others go on”")).toBeVisible();
+  await expect(page.getByText("1 not kept", { exact: true })).toBeVisible();
+  await page.reload();
+  await aside.getByRole("button", { name: "Change it" }).click();
+  await expect(field).toHaveValue("5000000 ml");
+  await field.fill("5 l");
+  await page.getByRole("button", { name: "Log it" }).click();
+  await expect(aside).toHaveCount(0);
+  await expect(page.getByText("all readings kept")).toBeVisible();
+});
+
+test("a burner that cooks already is said once before a second pot goes beside it", async ({ page }) => {
+  await signAs(page);
+  const first = await cook(page, GLACE, "8 kg", "open-6");
+  await openFormula(page, GLACE);
+  await page.getByLabel("On which burner").selectOption("open-6");
+  const button = page.getByRole("button", { name: "Cook this" });
+  await button.click();
+  await expect(page.getByRole("alert")).toContainText("Guinea-fowl glace");
+  await button.click();
+  await expect(page.getByText(/step 1 of/)).toBeVisible();
+  expect(page.url()).not.toContain(first);
 });
 
 test("what is not here says so", async ({ page, request }) => {

@@ -13,7 +13,7 @@ import { doors, sendRefusal } from "./doors";
 import { logger } from "./log";
 
 /** Writes one address may send in a minute: a busy section, not a flood. */
-const WRITES_PER_MINUTE = 600;
+const WRITES_PER_MINUTE = Number(process.env.HONDARO_WRITES_PER_MINUTE ?? 600);
 
 let draining = false;
 export const beginDraining = (): void => {

@@ -1,9 +1,12 @@
 /* Starts the built application and stops it cleanly. Plain JavaScript: it runs as it stands. */
+import { EventEmitter } from "node:events";
 import { createServer } from "node:http";
 
 const PORT = Number(process.env.PORT ?? 4180);
 const HOST = process.env.HOST ?? "127.0.0.1";
 const PATIENCE_MS = 8000;
+// A page that is packed as it is sent waits once for each of its pieces, and the packer keeps them all until it ends.
+EventEmitter.defaultMaxListeners = 200;
 
 const { app, beginDraining, close } = await import("../build/server/index.js");
 const server = createServer(app);

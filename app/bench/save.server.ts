@@ -1,6 +1,7 @@
 import { isValid, ulid } from "ulid";
 import { z } from "zod";
 import { formulaIn, openKitchen, readFormula, walk, withBase } from "~/core/formula";
+import { roomOn } from "~/core/kit";
 import { g } from "~/core/quantity";
 import { database, findFormula, liveRuns, saveFormula, startRun } from "~/data";
 import { kitchenOf } from "../kitchen.server";
@@ -73,7 +74,11 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
   const burner = kitchen.burners.find(b => b.id === (burnerId ?? kitchen.defaultBurnerId));
   if (!burner) return { problem: "That burner is not part of this range. Choose another." };
   const onIt = (await liveRuns(db, section.kitchenId)).filter(run => run.burnerId === burner.id);
-  if (onIt.length && !onIt.some(run => run.id === named) && form.get("taken") !== burner.id) {
+  if (
+    onIt.length >= roomOn(burner) &&
+    !onIt.some(run => run.id === named) &&
+    form.get("taken") !== burner.id
+  ) {
     const name = formulaIn(kitchen, onIt[0]?.formulaId ?? "")?.name ?? "another pot";
     return {
       taken: burner.id,

@@ -2,7 +2,7 @@ import Ajv2020 from "ajv/dist/2020";
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { DEMO_FORMULAS } from "../../demo/formulas";
-import { blankFormula, openKitchen, readFormula, walk } from "../formula";
+import { blankFormula, formulaIn, openKitchen, readFormula, walk } from "../formula";
 import { valueOf } from "../result";
 import {
   arrivalsOf,
@@ -142,5 +142,31 @@ describe("other open formats", () => {
     const sum = rows.reduce((a, r) => a + r.grams, 0);
     const went = walked.states.flatMap(s => s.lines).reduce((a, l) => a + l.massG, 0);
     expect(Math.abs(sum - went)).toBeLessThan(0.5);
+  });
+});
+
+describe("ids that could not be kept are refused before anything is written", () => {
+  const [id = "", document] = Object.entries(formulas)[0] ?? [];
+  const refusal = (...named: string[]) => {
+    const bundle = {
+      formulas: named.map(name => ({ id: name, document: document as never })),
+      ingredients: [],
+    };
+    const read = arrivalsOf(bundle, kitchen, newId);
+    return read.ok ? "" : (read.problems[0]?.message ?? "");
+  };
+  test.each(["constructor ", "__proto__", "new", ".", "x/y"])("%j", name =>
+    expect(refusal(name)).toContain("cannot be an id"),
+  );
+  test("one that stands in the file twice, or differs from another by a capital only", () => {
+    expect(refusal("mine", "mine")).toContain("in the file twice");
+    expect(refusal("mine", "Mine")).toContain("in the file twice");
+    expect(refusal(id.toUpperCase())).toContain(`here as “${id}”`);
+    expect(refusal(id)).toBe("");
+  });
+  test("what every object is born with is no formula", () => {
+    expect(formulaIn(kitchen, "constructor")).toBeUndefined();
+    expect(refusal("constructor")).toBe("");
+    expect(bundleOf(["constructor", "__proto__"], kitchen).formulas).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import type { Burner } from "../reduction";
+import { type Burner, FLAT_TOPS } from "../reduction";
 import { type Result, ok, refuse } from "../result";
 
 /** Burners keep to whole centimetres: nobody places one finer. */
@@ -6,6 +6,15 @@ export const HOB_STEP_MM = 10;
 const MOST_MM = 5000;
 
 const onGrid = (x: number): number => Math.round(x / HOB_STEP_MM) * HOB_STEP_MM;
+
+/** A small saucepan stands on so much of a flat top, mm each way. */
+const PAN_STAND_MM = 200;
+
+/** How many pots a burner has room for: a flame has one, a flat top as many small pans as stand on it. */
+export const roomOn = (burner: Burner): number =>
+  burner.kind in FLAT_TOPS
+    ? Math.max(1, Math.floor(burner.widthMm / PAN_STAND_MM) * Math.floor(burner.depthMm / PAN_STAND_MM))
+    : 1;
 
 const overlap = (a: Burner, b: Burner): boolean =>
   a.xMm < b.xMm + b.widthMm &&

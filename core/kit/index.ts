@@ -17,4 +17,4 @@ export {
   shapeByPouring,
   waysToRead,
 } from "./kit";
-export { HOB_STEP_MM, placeBurner } from "./hob";
+export { HOB_STEP_MM, placeBurner, roomOn } from "./hob";

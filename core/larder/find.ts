@@ -25,7 +25,7 @@ export function plainName(name: string): string {
 
 /** A larder is compared with every key somebody types: its names are made plain once. */
 const KNOWN = new Map<string, string>();
-const MOST_KNOWN = 5000;
+const MOST_KNOWN = 50_000;
 
 const makePlain = (name: string): string =>
   name
@@ -72,7 +72,37 @@ function shorterNames(name: string): readonly string[] {
   return tail === undefined ? [] : [plainName(head), plainName(`${tail} ${head}`)];
 }
 
-const onlyOne = <T>(all: readonly T[]): T | undefined => (all.length === 1 ? all[0] : undefined);
+/** Every name of a larder, so that a name is looked up and not looked for: a recipe asks for each of its words. */
+interface Names {
+  readonly byId: ReadonlyMap<string, Ingredient>;
+  /** The first of that name. */
+  readonly byName: ReadonlyMap<string, Ingredient>;
+  readonly byAlias: ReadonlyMap<string, Ingredient>;
+  /** By half a name; `null` where several have it. */
+  readonly byHalf: ReadonlyMap<string, Ingredient | null>;
+}
+
+const NAMES = new WeakMap<readonly Ingredient[], Names>();
+
+function namesOf(larder: readonly Ingredient[]): Names {
+  const known = NAMES.get(larder);
+  if (known) return known;
+  const byId = new Map<string, Ingredient>();
+  const byName = new Map<string, Ingredient>();
+  const byAlias = new Map<string, Ingredient>();
+  const byHalf = new Map<string, Ingredient | null>();
+  const first = (map: Map<string, Ingredient>, key: string, i: Ingredient) => map.has(key) || map.set(key, i);
+  for (const i of larder) {
+    first(byId, i.id, i);
+    first(byName, plainName(i.name), i);
+    for (const alias of i.aliases) first(byAlias, plainName(alias), i);
+    for (const half of new Set([i.name, ...i.aliases].flatMap(shorterNames)))
+      byHalf.set(half, byHalf.has(half) ? null : i);
+  }
+  const names = { byId, byName, byAlias, byHalf };
+  NAMES.set(larder, names);
+  return names;
+}
 
 /**
  * The ingredient a cook calls so, and no other.
@@ -80,11 +110,12 @@ const onlyOne = <T>(all: readonly T[]): T | undefined => (all.length === 1 ? all
  */
 export function ingredientCalled(larder: readonly Ingredient[], name: string): Ingredient | null {
   const wanted = plainName(name);
+  const { byId, byName, byAlias, byHalf } = namesOf(larder);
   return (
-    larder.find(i => i.id === name.trim().toLowerCase()) ??
-    larder.find(i => plainName(i.name) === wanted) ??
-    larder.find(i => i.aliases.some(alias => plainName(alias) === wanted)) ??
-    onlyOne(larder.filter(i => [i.name, ...i.aliases].some(own => shorterNames(own).includes(wanted)))) ??
+    byId.get(name.trim().toLowerCase()) ??
+    byName.get(wanted) ??
+    byAlias.get(wanted) ??
+    byHalf.get(wanted) ??
     null
   );
 }

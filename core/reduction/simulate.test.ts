@@ -114,3 +114,36 @@ describe("refusals and warnings", () => {
     expect(dry).toMatchObject({ ok: false, problems: [{ code: "NOT_REACHED" }] });
   });
 });
+
+describe("no wish keeps a kitchen waiting", () => {
+  test("a flame that never gets there is refused with what would work, after few steps", () => {
+    const asked = job({
+      liquor: water(59.45),
+      temperatureC: degC(55.3),
+      vessel: pot(454),
+      drive: { watts: watts(21.3) },
+      goal: { temperatureC: degC(64.2) },
+      lid: "on",
+    });
+    expect(asked.ok ? "" : asked.problems[0]?.message).toMatch(/stronger flame, a smaller pan or a lid/);
+  });
+  property.prop(
+    [
+      fc.double({ min: 1, max: 50_000, noNaN: true }),
+      fc.double({ min: 0.1, max: 20_000, noNaN: true }),
+      fc.integer({ min: 60, max: 900 }),
+      fc.double({ min: 30, max: 99, noNaN: true }),
+    ],
+    { numRuns: 60 },
+  )("whatever is asked takes at most some thousand steps", (grams, heat, diameter, toC) => {
+    const asked = job({
+      liquor: water(grams),
+      temperatureC: degC(20),
+      vessel: pot(diameter),
+      drive: { watts: watts(heat) },
+      goal: { temperatureC: degC(toC) },
+      trace: true,
+    });
+    if (asked.ok) expect(asked.value.trace.length).toBeLessThanOrEqual(1501);
+  });
+});

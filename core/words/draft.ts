@@ -13,11 +13,19 @@ import type { DraftPiece } from "./piece";
 import { readStep } from "./read-step";
 import { kindSaid } from "./verbs";
 
+/** More than any recipe; a book is pasted recipe by recipe. */
+export const LONGEST_RECIPE = 20_000;
+/** No sentence of a recipe is as long, and no word; such a stretch is kept as it stands and read as nothing. */
+const LONGEST_CLAUSE = 1200;
+const LONGEST_WORD = 60;
+
 export interface RecipeDraft {
   readonly name: string;
   readonly pieces: readonly DraftPiece[];
   /** Words no step was found in. */
   readonly unread: readonly string[];
+  /** Signs at the end that were not looked at, because the text is longer than `LONGEST_RECIPE`. */
+  readonly leftOut: number;
 }
 
 /**
@@ -34,18 +42,50 @@ export function draftRecipe(
   id: () => string,
 ): RecipeDraft {
   const larder = [...asIngredients(kitchen.formulas), ...kitchen.ingredients];
-  const { name, listed: lines, clauses } = clausesOf(text);
+  const looked = upTo(text, LONGEST_RECIPE);
+  const { name, listed: lines, clauses } = clausesOf(spaced(looked));
   const before: Before = { went: new Map(), opened: new Set(), listed: readListed(lines, larder) };
   const pieces: DraftPiece[] = [];
   const unread: string[] = [];
   for (const clause of clauses) {
-    const read = readClause(clause, larder, id, before);
+    const read = isSentence(clause) ? readClause(clause, larder, id, before) : [];
     if (read.length) pieces.push(...read);
     else unread.push(clause);
     for (const one of read.flatMap(piece => piece.said)) before.went.set(one.ingredient.id, one.massG);
   }
-  return { name, pieces: withSaltDoubts([...pieces, ...neverNamed(before, larder, id)]), unread };
+  return {
+    name,
+    pieces: withSaltDoubts([...pieces, ...neverNamed(before, larder, id)]),
+    unread,
+    leftOut: text.length - looked.length,
+  };
 }
+
+/** So much of a text, to the end of a line or sentence: half a sentence may say something else. */
+function upTo(text: string, most: number): string {
+  if (text.length <= most) return text;
+  const start = text.slice(0, most);
+  return start.slice(0, 1 + Math.max(start.lastIndexOf("\n"), start.lastIndexOf(". ")));
+}
+
+/** One blank between words, no more than one empty line, and no word that is none: what is read next takes its time by length. */
+const spaced = (text: string): string =>
+  text
+    .split(/\r?\n/)
+    .map(line =>
+      line
+        .split(/[^\S\n]+/)
+        .join(" ")
+        .trimEnd(),
+    )
+    .map(line => line.split(" ").map(shortened).join(" "))
+    .join("\n");
+
+const shortened = (word: string): string =>
+  word.length > LONGEST_WORD ? `${word.slice(0, LONGEST_WORD)}…` : word;
+
+const isSentence = (clause: string): boolean =>
+  clause.length <= LONGEST_CLAUSE && !clause.split(" ").some(word => word.length > LONGEST_WORD);
 
 /** What was said before a clause. */
 interface Before {

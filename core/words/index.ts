@@ -3,6 +3,6 @@ export { type HeardTerm, termsHeard } from "./terms-heard";
 export { proposeAmount } from "./proposals";
 export { type SaidIngredient } from "./ingredients-said";
 export { type DraftPiece, type DraftQuestion } from "./piece";
-export { type RecipeDraft, draftRecipe } from "./draft";
+export { LONGEST_RECIPE, type RecipeDraft, draftRecipe } from "./draft";
 export { formulaFromDraft } from "./formula-from-draft";
 export { contradictions } from "./doubts";

@@ -2,7 +2,15 @@ import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { openKitchen, readFormula, walk } from "../formula";
 import { valueOf } from "../result";
-import { contradictions, draftRecipe, findTerm, formulaFromDraft, proposeAmount, VOCABULARY } from ".";
+import {
+  LONGEST_RECIPE,
+  contradictions,
+  draftRecipe,
+  findTerm,
+  formulaFromDraft,
+  proposeAmount,
+  VOCABULARY,
+} from ".";
 
 const larder = DEMO_KITCHEN.ingredients;
 const counter = () => {
@@ -36,6 +44,24 @@ Reduce a third.
 Strain.
 Whisk in cold butter.
 Season with 1 cup salt.`;
+
+describe("what is no recipe", () => {
+  const read = (text: string) => draftRecipe(text, DEMO_KITCHEN, counter());
+  test("a book is read to its limit, and what was left out is said", () => {
+    const book = "Add 100 g cream.\n".repeat(2000);
+    const { pieces, leftOut } = read(book);
+    const whole = Math.floor(LONGEST_RECIPE / "Add 100 g cream.\n".length);
+    expect(pieces).toHaveLength(whole);
+    expect(leftOut).toBe(book.length - whole * "Add 100 g cream.\n".length);
+  });
+  test("a stretch without an end and a word without a blank are kept as they stand, never guessed at", () => {
+    expect(read("cream and ".repeat(400)).pieces).toEqual([]);
+    expect(read(`Add ${"7".repeat(5000)} g cream.`).pieces).toEqual([]);
+    expect(read(`Add 100 g cream.\nAdd ${"x".repeat(5000)}.`).unread).toHaveLength(1);
+  });
+  test("blanks are no words", () =>
+    expect(read(`Add${" ".repeat(3000)}100 g cream.`).pieces).toHaveLength(1));
+});
 
 describe("C166 what is said in words", () => {
   const pieces = (text: string) => draftRecipe(text, DEMO_KITCHEN, counter()).pieces;

@@ -2,7 +2,8 @@ import { useMemo } from "react";
 import { Form, Link, data } from "react-router";
 import { ulid } from "ulid";
 import { type FormulaDocument, openKitchen } from "~/core/formula";
-import { formulaFromDraft, termsHeard } from "~/core/words";
+import { printNumber } from "~/core/quantity";
+import { LONGEST_RECIPE, formulaFromDraft, termsHeard } from "~/core/words";
 import { kitchenOf } from "../../kitchen.server";
 import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
@@ -36,7 +37,10 @@ Strain. Whisk in cold butter. Season.`;
 export default function FromWords({ loaderData, actionData }: Route.ComponentProps) {
   const kitchen = useMemo(() => openKitchen(loaderData.kitchen), [loaderData.kitchen]);
   const [draft, change, forget] = useDraft(loaderData.kitchen);
-  const heard = useMemo(() => termsHeard(draft.text, kitchen.data.house), [draft.text, kitchen]);
+  const heard = useMemo(
+    () => termsHeard(draft.text.slice(0, LONGEST_RECIPE), kitchen.data.house),
+    [draft.text, kitchen],
+  );
   const document = useMemo(() => documentOf(draft), [draft]);
   const open = draft.pieces.filter(piece => piece.verdict === "open");
   const clear = open.filter(piece => piece.questions.length + piece.doubts.length === 0);
@@ -69,6 +73,12 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
               className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 leading-relaxed"
             />
           </label>
+          {draft.leftOut > 0 && (
+            <p role="alert" className="mt-2 text-beet">
+              ✕ Only the first {printNumber(LONGEST_RECIPE)} signs were read; {printNumber(draft.leftOut)}{" "}
+              more were not looked at. Paste one recipe at a time.
+            </p>
+          )}
           {heard.length > 0 && (
             <dl className="mt-2 text-sm">
               {heard.map(term => (

@@ -14,6 +14,8 @@ export interface Draft {
   readonly name: string;
   readonly pieces: readonly Piece[];
   readonly unread: readonly string[];
+  /** Signs at the end that were not looked at. */
+  readonly leftOut: number;
 }
 
 export type DraftChange =
@@ -24,7 +26,7 @@ export type DraftChange =
   /** `about` is the question this answers. */
   | { readonly type: "answer"; readonly id: string; readonly about: string; readonly step: Step };
 
-const EMPTY: Draft = { text: "", name: "", pieces: [], unread: [] };
+const EMPTY: Draft = { text: "", name: "", pieces: [], unread: [], leftOut: 0 };
 
 /** Whether nothing about a piece is left open. */
 export const isClear = (piece: Piece): boolean => piece.questions.length === 0 && piece.doubts.length === 0;
@@ -65,7 +67,7 @@ function readAgain(draft: Draft, text: string, read: RecipeDraft): Draft {
     const [same] = i < 0 ? [] : kept.splice(i, 1);
     return same ? { ...same, doubts: piece.doubts } : { ...piece, verdict: "open" };
   });
-  return { text, name: read.name || draft.name, pieces, unread: read.unread };
+  return { text, name: read.name || draft.name, pieces, unread: read.unread, leftOut: read.leftOut };
 }
 
 const withPiece = (draft: Draft, id: string, change: (piece: Piece) => Piece): Draft => ({
