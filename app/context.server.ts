@@ -1,5 +1,6 @@
 import { createContext } from "react-router";
 import type { Person } from "~/data";
+import type { KitchenAtHand } from "./kitchen/context";
 
 /** Nonce of the request's scripts. */
 export const nonceContext = createContext<string>("");
@@ -7,12 +8,18 @@ export const nonceContext = createContext<string>("");
 /** The kitchen of the request and who is cooking in it. */
 export interface Section {
   readonly kitchenId: string;
+  /** How often the kitchen, and the names of its formulas, have changed. */
+  readonly revision: number;
+  readonly namesRevision: number;
   readonly people: readonly Person[];
   /** `null` until somebody has said who they are. */
   readonly person: Person | null;
 }
 
 export const sectionContext = createContext<Section>();
+
+/** What the first page of a visit is drawn from. */
+export const firstKitchenContext = createContext<KitchenAtHand | null>(null);
 
 /** Set while a request is answered, when the database does not answer. */
 export const databaseAwayContext = createContext<{ away: boolean }>();

@@ -2,6 +2,8 @@ import { StrictMode, startTransition } from "react";
 import { hydrateRoot } from "react-dom/client";
 import { HydratedRouter } from "react-router/dom";
 import { toast } from "sonner";
+import { fetchKitchen } from "./kitchen/at-hand";
+import { FirstKitchen, type KitchenAtHand } from "./kitchen/context";
 import { patientFetch } from "./offline/patient-fetch";
 
 const NETWORK = "network";
@@ -11,11 +13,28 @@ window.fetch = patientFetch(window.fetch.bind(window), waiting =>
     : toast.dismiss(NETWORK),
 );
 
-startTransition(() => {
-  hydrateRoot(
-    document,
-    <StrictMode>
-      <HydratedRouter />
-    </StrictMode>,
-  );
-});
+const AGAIN_MS = 2000;
+
+/** Says which kitchen the page was drawn from. */
+const { kitchen, names } = document.documentElement.dataset;
+const heads = {
+  revision: kitchen === undefined ? null : Number(kitchen),
+  namesRevision: names === undefined ? null : Number(names),
+};
+
+// The page comes to life in the kitchen it was drawn from.
+const fetched = (): Promise<KitchenAtHand | null> =>
+  fetchKitchen(heads).catch(() => new Promise(done => setTimeout(done, AGAIN_MS)).then(fetched));
+
+void fetched().then(first =>
+  startTransition(() => {
+    hydrateRoot(
+      document,
+      <StrictMode>
+        <FirstKitchen value={first}>
+          <HydratedRouter />
+        </FirstKitchen>
+      </StrictMode>,
+    );
+  }),
+);

@@ -11,7 +11,8 @@ import {
 } from "react-router";
 import { isAway } from "~/data";
 import { logger } from "~/server/log";
-import { databaseAwayContext, nonceContext } from "./context.server";
+import { databaseAwayContext, firstKitchenContext, nonceContext } from "./context.server";
+import { FirstKitchen } from "./kitchen/context";
 
 /** A page that takes longer than this is given up. */
 const RENDER_LIMIT_MS = 5000;
@@ -29,7 +30,9 @@ export default function handleRequest(
     let code = status;
     const whole = isbot(request.headers.get("user-agent") ?? "") || entry.isSpaMode;
     const { pipe, abort } = renderToPipeableStream(
-      <ServerRouter context={entry} url={request.url} nonce={nonce} />,
+      <FirstKitchen value={context.get(firstKitchenContext)}>
+        <ServerRouter context={entry} url={request.url} nonce={nonce} />
+      </FirstKitchen>,
       {
         nonce,
         [whole ? "onAllReady" : "onShellReady"]() {

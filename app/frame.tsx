@@ -2,9 +2,8 @@ import { useMemo } from "react";
 import { Link, NavLink, Outlet, useLocation, useNavigate } from "react-router";
 import { openKitchen } from "~/core/formula";
 import { printNumber } from "~/core/quantity";
-import { database, listFormulas } from "~/data";
 import type { Route } from "./+types/frame";
-import { kitchenOf } from "./kitchen.server";
+import { useKitchenWith, useMadeHere } from "./kitchen/context";
 import { requirePerson } from "./people/person.server";
 import { foldLive, loadLiveRuns } from "./range/live-run.server";
 import { UNKNOWN_BAND, forecastOf } from "~/core/run";
@@ -16,13 +15,10 @@ import { CommandProvider, Key, type ScreenCommand, useCommands, usePalette } fro
 import { Wordmark } from "./ui/wordmark";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
-  const { kitchenId, person } = requirePerson(context, request);
-  const [kitchen, formulas] = await Promise.all([
-    kitchenOf(kitchenId),
-    listFormulas(database().db, kitchenId),
-  ]);
+  const section = requirePerson(context, request);
   const now = Date.now();
-  const onFire = (await loadLiveRuns(kitchen)).map(live => {
+  const { runs, kitchen } = await loadLiveRuns(section);
+  const onFire = runs.map(live => {
     const state = foldLive(live, kitchen);
     const step = state.steps[state.current];
     const forecast = forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
@@ -38,17 +34,13 @@ export async function loader({ context, request }: Route.LoaderArgs) {
     };
   });
   return {
-    person,
-    kitchen: {
-      name: kitchen.name,
-      altitudeM: kitchen.altitudeM,
-      boilsC: openKitchen(kitchen).boilsC as number,
-      demo: kitchen.demo,
-    },
-    formulas: formulas.map(f => ({ id: f.id, name: f.document.name })),
+    person: section.person,
     onFire,
   };
 }
+
+/** Saving on the Bench changes nothing that this reads. */
+export { shouldRevalidate } from "./root";
 
 const SECTIONS = [
   { to: "/", label: "Range" },
@@ -63,8 +55,8 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
     <CommandProvider>
       <SinkProvider>
         <QuickSums />
-        <GoTo formulas={loaderData.formulas} />
-        <Header {...loaderData} />
+        <GoTo />
+        <Header person={loaderData.person} />
         <FireStrip onFire={loaderData.onFire} />
         <Outlet />
       </SinkProvider>
@@ -72,7 +64,8 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
   );
 }
 
-function GoTo({ formulas }: { formulas: readonly { id: string; name: string }[] }) {
+function GoTo() {
+  const madeHere = useMadeHere();
   const navigate = useNavigate();
   const commands = useMemo<ScreenCommand[]>(
     () => [
@@ -83,20 +76,22 @@ function GoTo({ formulas }: { formulas: readonly { id: string; name: string }[] 
         run: () => void navigate(section.to),
       })),
       { id: "who", label: "Somebody else is cooking", group: "Go to", run: () => void navigate("/who") },
-      ...formulas.map(formula => ({
-        id: formula.id,
-        label: formula.name,
+      ...Object.entries(madeHere).map(([id, { name }]) => ({
+        id,
+        label: name,
         group: "Formulas",
-        run: () => void navigate(`/bench/${formula.id}`),
+        run: () => void navigate(`/bench/${id}`),
       })),
     ],
-    [formulas, navigate],
+    [madeHere, navigate],
   );
   useCommands(commands);
   return null;
 }
 
-function Header({ person, kitchen }: Pick<Route.ComponentProps["loaderData"], "person" | "kitchen">) {
+function Header({ person }: Pick<Route.ComponentProps["loaderData"], "person">) {
+  const kitchen = useKitchenWith();
+  const boilsC = useMemo(() => openKitchen(kitchen).boilsC, [kitchen]);
   const openPalette = usePalette();
   const { pathname, search } = useLocation();
   return (
@@ -122,7 +117,7 @@ function Header({ person, kitchen }: Pick<Route.ComponentProps["loaderData"], "p
         <span className="hidden lg:inline">
           {kitchen.name}
           {kitchen.demo && " (demo)"} · {printNumber(kitchen.altitudeM)} m · water boils{" "}
-          {printNumber(kitchen.boilsC, 1)} °C
+          {printNumber(boilsC, 1)} °C
         </span>
         <button
           type="button"

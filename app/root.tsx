@@ -1,39 +1,25 @@
 import "./styles.css";
-import { type ReactNode, useEffect } from "react";
-import { Links, Meta, Outlet, Scripts, ScrollRestoration, isRouteErrorResponse } from "react-router";
+import { type ReactNode, useContext, useEffect } from "react";
+import {
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  isRouteErrorResponse,
+  useRouteLoaderData,
+} from "react-router";
 import { Toaster } from "sonner";
 import { z } from "zod";
-import { database, listPeople, onlyKitchenId } from "~/data";
 import type { Route } from "./+types/root";
-import { databaseAwayContext, sectionContext } from "./context.server";
-import { later } from "./later.server";
 import { startCourier } from "./offline/courier";
-import { personCookie } from "./people/person.server";
+import { type Heads, fetchKitchen, kitchenAtHand } from "./kitchen/at-hand";
+import { FirstKitchen, KitchenContext } from "./kitchen/context";
 
 // Zod would try `eval` once, which the content policy reports.
 z.config({ jitless: true });
 
-/** Finds the kitchen and who is cooking, for every request. */
-const findSection: Route.MiddlewareFunction = async ({ request, context }) => {
-  const { db } = database();
-  const kitchenId = await onlyKitchenId(db);
-  if (!kitchenId)
-    throw new Response(
-      "No kitchen has been set up yet. Start Hondaro without --no-demo to load the demo kitchen.",
-      { status: 404 },
-    );
-  const people = await listPeople(db, kitchenId);
-  const id: unknown = await personCookie.parse(request.headers.get("Cookie"));
-  context.set(sectionContext, { kitchenId, people, person: people.find(p => p.id === id) ?? null });
-};
-
-/** A database that is away for a moment breaks no page: whoever asked is told to ask again. */
-const whileDatabaseIsAway: Route.MiddlewareFunction = async ({ request, context }, next) => {
-  const response = await next();
-  return context.get(databaseAwayContext).away ? later(request) : response;
-};
-
-export const middleware: Route.MiddlewareFunction[] = [whileDatabaseIsAway, findSection];
+export { loader, middleware } from "./root.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Hondaro" }];
 
@@ -41,9 +27,30 @@ export const links: Route.LinksFunction = () => [
   { rel: "icon", href: "/favicon.svg", type: "image/svg+xml" },
 ];
 
+/** The kitchen a page is made of is at hand before the page is. */
+export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  const heads = await serverLoader();
+  await fetchKitchen(heads);
+  return heads;
+}
+
+/** Saving on the Bench changes nothing that this reads. */
+export const shouldRevalidate = ({
+  formEncType,
+  defaultShouldRevalidate,
+}: {
+  formEncType?: string;
+  defaultShouldRevalidate: boolean;
+}) => (formEncType === "application/json" ? false : defaultShouldRevalidate);
+
 export function Layout({ children }: { children: ReactNode }) {
+  const heads = useRouteLoaderData<Heads>("root");
   return (
-    <html lang="en">
+    <html
+      lang="en"
+      data-kitchen={heads?.revision ?? undefined}
+      data-names={heads?.namesRevision ?? undefined}
+    >
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
@@ -63,7 +70,12 @@ export function Layout({ children }: { children: ReactNode }) {
 export default function Root() {
   // Readings that wait on this device leave from any page, not only from the pot they belong to.
   useEffect(startCourier, []);
-  return <Outlet />;
+  const first = useContext(FirstKitchen);
+  return (
+    <KitchenContext value={kitchenAtHand() ?? first}>
+      <Outlet />
+    </KitchenContext>
+  );
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {

@@ -27,7 +27,7 @@ export default [
   route("larder.json", "larder/export.ts", { id: "larder-json" }),
   route("api/formulas/:file", "api/formula-file.ts"),
   route("api/formulas", "api/formula-files.ts"),
-  route("sums/world", "sums/world.ts"),
+  route("kitchen/:file", "kitchen/snapshot-file.ts"),
   route("api/sums", "api/sums.ts"),
   route("api/sums/:name", "api/sum.ts"),
   route("api/runs/:runId/events", "api/run-events.ts"),

@@ -1,17 +1,12 @@
 import { eq } from "drizzle-orm";
-import { afterAll, beforeAll, expect, inject, test } from "vitest";
+import { afterAll, beforeAll, expect, test } from "vitest";
 import { ulid } from "ulid";
 import { openKitchen, walk } from "../core/formula";
 import { KITCHEN_ID } from "../demo/kitchen";
 import { loadDemo } from "../demo/load";
-import {
-  type Connection,
-  addBodyReading,
-  findStoredIngredient,
-  loadKitchen,
-  openDatabase,
-  undoBodyReading,
-} from ".";
+import { type Connection, addBodyReading, findStoredIngredient, undoBodyReading } from ".";
+import { openFresh } from "./testing/fresh";
+import { loadKitchen } from "./testing/kitchen";
 import { bodyReading, ingredient } from "./schema";
 
 const NOW = new Date("2026-11-23T08:00:00.000Z");
@@ -20,7 +15,7 @@ const change = { kitchenId: KITCHEN_ID, personId: "noor", now: NOW };
 let connection: Connection;
 
 beforeAll(async () => {
-  connection = openDatabase(inject("databaseUrl"));
+  connection = await openFresh();
   await loadDemo(connection.db, NOW);
 });
 afterAll(() => connection.close());

@@ -3,6 +3,7 @@ import { type BodyReading, bodyReadingSchema } from "../core/formula";
 import { recordAudit } from "./audit";
 import type { Database, Queries } from "./connection";
 import type { Change } from "./larder";
+import { inKitchen } from "./in-kitchen";
 import { bodyReading, person } from "./schema";
 
 /** Readings of body that count, oldest first. */
@@ -36,7 +37,7 @@ export async function addBodyReading(
   formulaId: string,
   reading: Omit<BodyReading, "at" | "by">,
 ): Promise<void> {
-  await db.transaction(async tx => {
+  await inKitchen(db, change.kitchenId, async tx => {
     await tx
       .insert(bodyReading)
       .ignore()
@@ -58,7 +59,7 @@ export async function addBodyReading(
 
 /** Takes a reading back; it stays in the table and no longer counts. */
 export async function undoBodyReading(db: Database, change: Change, id: string): Promise<void> {
-  await db.transaction(async tx => {
+  await inKitchen(db, change.kitchenId, async tx => {
     const [undone] = await tx
       .update(bodyReading)
       .set({ undoneAt: change.now })

@@ -1,10 +1,11 @@
 import { createHash } from "node:crypto";
-import { and, asc, desc, eq, inArray, sql } from "drizzle-orm";
+import { and, asc, count, desc, eq, inArray, like, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type FormulaDocument, readFormula } from "../core/formula";
 import { valueOf } from "../core/result";
 import { recordAudit } from "./audit";
 import { inserted } from "./database-errors";
+import { raiseNames } from "./in-kitchen";
 import type { Database, Queries } from "./connection";
 import { batch, formula, formulaVersion, person, run } from "./schema";
 
@@ -79,21 +80,57 @@ export async function findVersion(
   return row ? toStored(row) : null;
 }
 
-/** All formulas of the kitchen at their current version, by name. */
-export async function listFormulas(db: Queries, kitchenId: string): Promise<StoredFormula[]> {
-  const rows = await joined(db)
-    .where(and(eq(formula.kitchenId, kitchenId), eq(formulaVersion.id, formula.currentVersionId)))
-    .orderBy(asc(formula.name));
-  return rows.map(toStored);
-}
-
-/** Current documents by formula id: what lines of other formulas draw on. */
-export async function currentDocuments(
+/** So many formulas of the kitchen whose names hold some words, at their current version, by name; and how many there are. */
+export async function listFormulas(
   db: Queries,
   kitchenId: string,
+  { words = "", from = 0, most = 1000 }: { words?: string; from?: number; most?: number } = {},
+): Promise<{ readonly formulas: readonly StoredFormula[]; readonly of: number }> {
+  const named = words
+    .split(/\s+/)
+    .filter(Boolean)
+    .map(word => like(formula.name, `%${escaped(word)}%`));
+  const mine = and(eq(formula.kitchenId, kitchenId), ...named);
+  const [rows, [counted]] = await Promise.all([
+    joined(db)
+      .where(and(mine, eq(formulaVersion.id, formula.currentVersionId)))
+      .orderBy(asc(formula.name))
+      .limit(most)
+      .offset(from),
+    db.select({ n: count() }).from(formula).where(mine),
+  ]);
+  return { formulas: rows.map(toStored), of: counted?.n ?? 0 };
+}
+
+/** What LIKE takes for any sign is meant as it stands. */
+const escaped = (word: string): string => word.replace(/[\\%_]/g, sign => `\\${sign}`);
+
+/** What every formula of the kitchen is called, by its id. */
+export async function formulaNames(
+  db: Queries,
+  kitchenId: string,
+): Promise<Record<string, { readonly name: string }>> {
+  const rows = await db
+    .select({ id: formula.id, name: formula.name })
+    .from(formula)
+    .where(eq(formula.kitchenId, kitchenId))
+    .orderBy(asc(formula.name));
+  return Object.fromEntries(rows.map(({ id, name }) => [id, { name }]));
+}
+
+/** Some formulas at their current version, by id; those that are not here are left out. */
+export async function documentsOf(
+  db: Queries,
+  kitchenId: string,
+  ids: readonly string[],
 ): Promise<Record<string, FormulaDocument>> {
-  const all = await listFormulas(db, kitchenId);
-  return Object.fromEntries(all.map(f => [f.id, f.document]));
+  if (!ids.length) return {};
+  const rows = await db
+    .select({ id: formula.id, document: formulaVersion.document })
+    .from(formula)
+    .innerJoin(formulaVersion, eq(formulaVersion.id, formula.currentVersionId))
+    .where(and(eq(formula.kitchenId, kitchenId), inArray(formula.id, [...ids])));
+  return Object.fromEntries(rows.map(row => [row.id, valueOf(readFormula(row.document))]));
 }
 
 /** Versions that were cooked, newest first: what the Book holds. */
@@ -140,6 +177,7 @@ export async function insertFormula(
       .values({ id, kitchenId, name: document.name, currentVersionId: versionId, rowVersion: 1 }),
   );
   if (!made) return id;
+  await raiseNames(db, kitchenId);
   await db.insert(formulaVersion).values({
     id: versionId,
     kitchenId,
@@ -186,6 +224,7 @@ export async function saveFormula(
 ): Promise<SaveOutcome | null> {
   const { kitchenId, id, document, personId, now } = input;
   const done = await db.transaction(async tx => {
+    const [before] = await tx.select({ name: formula.name }).from(formula).where(eq(formula.id, id));
     const [locked] = await tx
       .update(formula)
       .set({ rowVersion: input.rowVersion + 1, name: document.name })
@@ -195,6 +234,7 @@ export async function saveFormula(
     if (locked.affectedRows === 0) return false;
     const current = await findFormula(tx, kitchenId, id);
     if (!current) return false;
+    if (before?.name !== document.name) await raiseNames(tx, kitchenId);
     const content = { document, checksum: checksumOf(document), editedBy: personId, editedAt: now };
     if (current.frozen) {
       const versionId = ulid();

@@ -1,10 +1,21 @@
 export { type Connection, type Database, database, openDatabase } from "./connection";
 export { migrateDatabase } from "./migrate";
-export { type Person, insertKitchen, listPeople, loadKitchen, onlyKitchenId, saveDisplay } from "./kitchens";
+export {
+  type KitchenSnapshot,
+  type Person,
+  insertKitchen,
+  listPeople,
+  onlyKitchen,
+  readSnapshot,
+  saveDisplay,
+} from "./kitchens";
 export {
   type SaveOutcome,
+  type StoredFormula,
+  documentsOf,
   findFormula,
   findVersion,
+  formulaNames,
   insertFormula,
   listCooked,
   listFormulas,

@@ -9,6 +9,7 @@ import { recordAudit } from "./audit";
 import { inserted } from "./database-errors";
 import type { Database, Queries } from "./connection";
 import type { Change, SaveOutcome } from "./larder";
+import { inKitchen } from "./in-kitchen";
 import { appliance, burner, kitchen, vessel } from "./schema";
 import { type Kept, markOf } from "./seen";
 
@@ -58,28 +59,33 @@ export async function saveVessel(
   of: Vessel,
   rowVersion: number,
 ): Promise<SaveOutcome> {
-  return db.transaction(async tx => {
-    if (rowVersion === 0) {
-      const made = await inserted(
-        tx.insert(vessel).values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of }),
-      );
-      if (!made) return "stale";
-    } else {
-      const [done] = await tx
-        .update(vessel)
-        .set({ document: of, rowVersion: sql`${vessel.rowVersion} + 1` })
-        .where(
-          and(
-            eq(vessel.kitchenId, change.kitchenId),
-            eq(vessel.id, of.id),
-            eq(vessel.rowVersion, rowVersion),
-          ),
+  return inKitchen(
+    db,
+    change.kitchenId,
+    async tx => {
+      if (rowVersion === 0) {
+        const made = await inserted(
+          tx.insert(vessel).values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of }),
         );
-      if (done.affectedRows === 0) return "stale";
-    }
-    await recordAudit(tx, { ...change, what: "vessel", subject: of.id, detail: { vessel: of } });
-    return "saved";
-  });
+        if (!made) return "stale";
+      } else {
+        const [done] = await tx
+          .update(vessel)
+          .set({ document: of, rowVersion: sql`${vessel.rowVersion} + 1` })
+          .where(
+            and(
+              eq(vessel.kitchenId, change.kitchenId),
+              eq(vessel.id, of.id),
+              eq(vessel.rowVersion, rowVersion),
+            ),
+          );
+        if (done.affectedRows === 0) return "stale";
+      }
+      await recordAudit(tx, { ...change, what: "vessel", subject: of.id, detail: { vessel: of } });
+      return "saved";
+    },
+    done => done === "saved",
+  );
 }
 
 /** Puts a burner where it stands on the hob. `false`: there is none of that id. */
@@ -89,33 +95,43 @@ export async function moveBurner(
   id: string,
   to: { xMm: number; yMm: number },
 ): Promise<boolean> {
-  return db.transaction(async tx => {
-    const [row] = await tx
-      .select()
-      .from(burner)
-      .where(and(eq(burner.kitchenId, change.kitchenId), eq(burner.id, id)))
-      .for("update");
-    if (!row) return false;
-    const moved = burnerSchema.parse({ ...row.document, ...to });
-    await tx
-      .update(burner)
-      .set({ document: moved, rowVersion: sql`${burner.rowVersion} + 1` })
-      .where(and(eq(burner.kitchenId, change.kitchenId), eq(burner.id, id)));
-    await recordAudit(tx, { ...change, what: "burner moved", subject: id, detail: to });
-    return true;
-  });
+  return inKitchen(
+    db,
+    change.kitchenId,
+    async tx => {
+      const [row] = await tx
+        .select()
+        .from(burner)
+        .where(and(eq(burner.kitchenId, change.kitchenId), eq(burner.id, id)))
+        .for("update");
+      if (!row) return false;
+      const moved = burnerSchema.parse({ ...row.document, ...to });
+      await tx
+        .update(burner)
+        .set({ document: moved, rowVersion: sql`${burner.rowVersion} + 1` })
+        .where(and(eq(burner.kitchenId, change.kitchenId), eq(burner.id, id)));
+      await recordAudit(tx, { ...change, what: "burner moved", subject: id, detail: to });
+      return true;
+    },
+    moved => moved,
+  );
 }
 
 /** Sets a new burner down; `stale` where one of its id stands there already. */
 export async function addBurner(db: Database, change: Change, of: Burner): Promise<SaveOutcome> {
-  return db.transaction(async tx => {
-    const made = await inserted(
-      tx.insert(burner).values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of }),
-    );
-    if (!made) return "stale";
-    await recordAudit(tx, { ...change, what: "burner", subject: of.id, detail: { burner: of } });
-    return "saved";
-  });
+  return inKitchen(
+    db,
+    change.kitchenId,
+    async tx => {
+      const made = await inserted(
+        tx.insert(burner).values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of }),
+      );
+      if (!made) return "stale";
+      await recordAudit(tx, { ...change, what: "burner", subject: of.id, detail: { burner: of } });
+      return "saved";
+    },
+    done => done === "saved",
+  );
 }
 
 /**
@@ -128,18 +144,23 @@ export async function saveAppliance(
   of: Appliance,
   seen: string,
 ): Promise<Kept<Appliance>> {
-  return db.transaction(async tx => {
-    const mine = and(eq(appliance.kitchenId, change.kitchenId), eq(appliance.id, of.id));
-    const [row] = await tx.select().from(appliance).where(mine).for("update");
-    const theirs = row ? applianceSchema.parse(row.document) : null;
-    if (theirs && markOf(theirs) !== seen) return { kept: false, theirs };
-    await tx
-      .insert(appliance)
-      .values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of })
-      .onDuplicateKeyUpdate({ set: { document: of, rowVersion: sql`${appliance.rowVersion} + 1` } });
-    await recordAudit(tx, { ...change, what: "appliance", subject: of.id, detail: { appliance: of } });
-    return { kept: true };
-  });
+  return inKitchen(
+    db,
+    change.kitchenId,
+    async tx => {
+      const mine = and(eq(appliance.kitchenId, change.kitchenId), eq(appliance.id, of.id));
+      const [row] = await tx.select().from(appliance).where(mine).for("update");
+      const theirs = row ? applianceSchema.parse(row.document) : null;
+      if (theirs && markOf(theirs) !== seen) return { kept: false, theirs };
+      await tx
+        .insert(appliance)
+        .values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of })
+        .onDuplicateKeyUpdate({ set: { document: of, rowVersion: sql`${appliance.rowVersion} + 1` } });
+      await recordAudit(tx, { ...change, what: "appliance", subject: of.id, detail: { appliance: of } });
+      return { kept: true };
+    },
+    done => done.kept,
+  );
 }
 
 export interface KitchenFigures {
@@ -160,14 +181,19 @@ export async function saveFact(
   value: number | null,
   seen: string,
 ): Promise<Kept<number | null>> {
-  return db.transaction(async tx => {
-    const row = await kitchenRow(tx, change.kitchenId);
-    const { [id]: before, ...others } = row.facts;
-    if (markOf(before) !== seen) return { kept: false, theirs: before ?? null };
-    const facts = value === null ? others : { ...others, [id]: value };
-    await changeKitchen(tx, change, { facts }, "fact", id, { before: before ?? null, after: value });
-    return { kept: true };
-  });
+  return inKitchen(
+    db,
+    change.kitchenId,
+    async tx => {
+      const row = await kitchenRow(tx, change.kitchenId);
+      const { [id]: before, ...others } = row.facts;
+      if (markOf(before) !== seen) return { kept: false, theirs: before ?? null };
+      const facts = value === null ? others : { ...others, [id]: value };
+      await changeKitchen(tx, change, { facts }, "fact", id, { before: before ?? null, after: value });
+      return { kept: true };
+    },
+    done => done.kept,
+  );
 }
 
 /** Where the kitchen stands and what air it has. @param seen mark of the figures the form was filled from */
@@ -177,12 +203,17 @@ export async function saveKitchenFigures(
   figures: KitchenFigures,
   seen: string,
 ): Promise<Kept<KitchenFigures>> {
-  return db.transaction(async tx => {
-    const theirs = figuresOf(await kitchenRow(tx, change.kitchenId));
-    if (markOf(theirs) !== seen) return { kept: false, theirs };
-    await changeKitchen(tx, change, figures, "kitchen figures", change.kitchenId, { ...figures });
-    return { kept: true };
-  });
+  return inKitchen(
+    db,
+    change.kitchenId,
+    async tx => {
+      const theirs = figuresOf(await kitchenRow(tx, change.kitchenId));
+      if (markOf(theirs) !== seen) return { kept: false, theirs };
+      await changeKitchen(tx, change, figures, "kitchen figures", change.kitchenId, { ...figures });
+      return { kept: true };
+    },
+    done => done.kept,
+  );
 }
 
 /** Keeps the house's words and rates. @param seen mark of those the form was filled from */
@@ -192,12 +223,17 @@ export async function saveHouse(
   house: House,
   seen: string,
 ): Promise<Kept<House>> {
-  return db.transaction(async tx => {
-    const theirs = houseOf((await kitchenRow(tx, change.kitchenId)).house);
-    if (markOf(theirs) !== seen) return { kept: false, theirs };
-    await changeKitchen(tx, change, { house }, "house", change.kitchenId, { house });
-    return { kept: true };
-  });
+  return inKitchen(
+    db,
+    change.kitchenId,
+    async tx => {
+      const theirs = houseOf((await kitchenRow(tx, change.kitchenId)).house);
+      if (markOf(theirs) !== seen) return { kept: false, theirs };
+      await changeKitchen(tx, change, { house }, "house", change.kitchenId, { house });
+      return { kept: true };
+    },
+    done => done.kept,
+  );
 }
 
 /** The figures of a kitchen alone. */

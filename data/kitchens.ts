@@ -1,9 +1,9 @@
 import { and, asc, eq } from "drizzle-orm";
 import type { KitchenData } from "../core/formula";
 import { type Display, USUAL_DISPLAY, displaySchema } from "../core/house";
-import type { Queries } from "./connection";
+import type { Queries, Transacting } from "./connection";
 import { listBodyReadings } from "./body-readings";
-import { currentDocuments } from "./formulas";
+import { inKitchen } from "./in-kitchen";
 import { houseOf, loadKit } from "./kit";
 import { loadLarder } from "./larder";
 import { appliance, burner, ingredient, ingredientPrice, kitchen, person, vessel } from "./schema";
@@ -16,26 +16,40 @@ export interface Person {
   readonly display?: Display;
 }
 
-/** The kitchen with its larder, kit and formulas; `null` if there is none. Documents are checked on the way out. */
-export async function loadKitchen(
-  db: Queries,
-  kitchenId: string,
-): Promise<(KitchenData & { demo: boolean }) | null> {
-  const [found] = await db.select().from(kitchen).where(eq(kitchen.id, kitchenId));
-  if (!found) return null;
-  const [ingredients, kit, formulas, bodyReadings] = await Promise.all([
-    loadLarder(db, kitchenId),
-    loadKit(db, kitchenId),
-    currentDocuments(db, kitchenId),
-    listBodyReadings(db, kitchenId),
-  ]);
-  return { ...found, bodyReadings, house: houseOf(found.house), ingredients, ...kit, formulas };
+/** A kitchen without its formulas, which are read one at a time. Never changes: another revision is another snapshot. */
+export interface KitchenSnapshot extends Omit<KitchenData, "formulas" | "madeHere"> {
+  readonly demo: boolean;
+  readonly revision: number;
+}
+
+/** Which kitchen this installation serves, and how often it has changed. */
+export interface KitchenHead {
+  readonly id: string;
+  readonly revision: number;
+  readonly namesRevision: number;
 }
 
 /** The one kitchen this installation serves, or `null` before anything was loaded. */
-export async function onlyKitchenId(db: Queries): Promise<string | null> {
-  const [found] = await db.select({ id: kitchen.id }).from(kitchen).limit(1);
-  return found?.id ?? null;
+export async function onlyKitchen(db: Queries): Promise<KitchenHead | null> {
+  const { id, revision, namesRevision } = kitchen;
+  const [found] = await db.select({ id, revision, namesRevision }).from(kitchen).limit(1);
+  return found ?? null;
+}
+
+/**
+ * Larder with prices of today, kit, facts, house words and readings at one revision; `null` if there is no such kitchen.
+ * All of it is read at one moment. Documents are checked on the way out.
+ */
+export async function readSnapshot(db: Transacting, kitchenId: string): Promise<KitchenSnapshot | null> {
+  return db.transaction(async tx => {
+    const [found] = await tx.select().from(kitchen).where(eq(kitchen.id, kitchenId));
+    if (!found) return null;
+    const { rowVersion: _row, namesRevision: _names, house, ...own } = found;
+    const ingredients = await loadLarder(tx, kitchenId);
+    const kit = await loadKit(tx, kitchenId);
+    const bodyReadings = await listBodyReadings(tx, kitchenId);
+    return { ...own, house: houseOf(house), ingredients, ...kit, bodyReadings };
+  });
 }
 
 export async function listPeople(db: Queries, kitchenId: string): Promise<Person[]> {
@@ -54,15 +68,17 @@ function displayOf(stored: unknown): Display {
 
 /** Keeps how a cook wants amounts shown. */
 export async function saveDisplay(
-  db: Queries,
+  db: Transacting,
   kitchenId: string,
   personId: string,
   display: Display,
 ): Promise<void> {
-  await db
-    .update(person)
-    .set({ display })
-    .where(and(eq(person.id, personId), eq(person.kitchenId, kitchenId)));
+  await inKitchen(db, kitchenId, tx =>
+    tx
+      .update(person)
+      .set({ display })
+      .where(and(eq(person.id, personId), eq(person.kitchenId, kitchenId))),
+  );
 }
 
 /** Writes a kitchen whole, in one go; used to set one up. */

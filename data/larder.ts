@@ -3,6 +3,7 @@ import { type Ingredient, REFERENCE_BY_ID, ingredientSchema } from "../core/lard
 import { recordAudit } from "./audit";
 import { inserted } from "./database-errors";
 import type { Database, Queries, Transacting } from "./connection";
+import { inKitchen } from "./in-kitchen";
 import { ingredient, ingredientPrice } from "./schema";
 import { type Kept, markOf } from "./seen";
 
@@ -102,29 +103,34 @@ export async function saveIngredient(
   of: Ingredient,
   rowVersion: number,
 ): Promise<SaveOutcome> {
-  return db.transaction(async tx => {
-    const values = { name: of.name, document: documentOf(of) };
-    if (rowVersion === 0) {
-      const made = await inserted(
-        tx.insert(ingredient).values({ kitchenId: change.kitchenId, id: of.id, ...values }),
-      );
-      if (!made) return "stale";
-    } else {
-      const [done] = await tx
-        .update(ingredient)
-        .set({ ...values, rowVersion: sql`${ingredient.rowVersion} + 1` })
-        .where(
-          and(
-            eq(ingredient.kitchenId, change.kitchenId),
-            eq(ingredient.id, of.id),
-            eq(ingredient.rowVersion, rowVersion),
-          ),
+  return inKitchen(
+    db,
+    change.kitchenId,
+    async tx => {
+      const values = { name: of.name, document: documentOf(of) };
+      if (rowVersion === 0) {
+        const made = await inserted(
+          tx.insert(ingredient).values({ kitchenId: change.kitchenId, id: of.id, ...values }),
         );
-      if (done.affectedRows === 0) return "stale";
-    }
-    await recordAudit(tx, { ...change, what: "ingredient", subject: of.id, detail: { name: of.name } });
-    return "saved";
-  });
+        if (!made) return "stale";
+      } else {
+        const [done] = await tx
+          .update(ingredient)
+          .set({ ...values, rowVersion: sql`${ingredient.rowVersion} + 1` })
+          .where(
+            and(
+              eq(ingredient.kitchenId, change.kitchenId),
+              eq(ingredient.id, of.id),
+              eq(ingredient.rowVersion, rowVersion),
+            ),
+          );
+        if (done.affectedRows === 0) return "stale";
+      }
+      await recordAudit(tx, { ...change, what: "ingredient", subject: of.id, detail: { name: of.name } });
+      return "saved";
+    },
+    done => done === "saved",
+  );
 }
 
 /**
@@ -139,24 +145,23 @@ export async function savePrice(
   price: PricePoint,
   seen?: string,
 ): Promise<Kept<readonly PricePoint[]>> {
-  return db.transaction(async tx => {
-    // The ingredient's row is the lock: two prices at once follow one another.
-    await tx
-      .select({ id: ingredient.id })
-      .from(ingredient)
-      .where(and(eq(ingredient.kitchenId, change.kitchenId), eq(ingredient.id, id)))
-      .for("update");
-    const theirs = await priceHistory(tx, change.kitchenId, id);
-    if (seen !== undefined && markOf(theirs) !== seen) return { kept: false, theirs };
-    await tx
-      .insert(ingredientPrice)
-      .values({ kitchenId: change.kitchenId, ingredientId: id, ...price })
-      .onDuplicateKeyUpdate({
-        set: { perKg: price.perKg, currency: price.currency, source: price.source },
-      });
-    await recordAudit(tx, { ...change, what: "price", subject: id, detail: { ...price } });
-    return { kept: true };
-  });
+  return inKitchen(
+    db,
+    change.kitchenId,
+    async tx => {
+      const theirs = await priceHistory(tx, change.kitchenId, id);
+      if (seen !== undefined && markOf(theirs) !== seen) return { kept: false, theirs };
+      await tx
+        .insert(ingredientPrice)
+        .values({ kitchenId: change.kitchenId, ingredientId: id, ...price })
+        .onDuplicateKeyUpdate({
+          set: { perKg: price.perKg, currency: price.currency, source: price.source },
+        });
+      await recordAudit(tx, { ...change, what: "price", subject: id, detail: { ...price } });
+      return { kept: true };
+    },
+    done => done.kept,
+  );
 }
 
 /** Takes many ingredients in at once, new and changed: all of them or none. */
@@ -165,7 +170,7 @@ export async function importIngredients(
   change: Change,
   many: readonly Ingredient[],
 ): Promise<void> {
-  await db.transaction(async tx => {
+  await inKitchen(db, change.kitchenId, async tx => {
     for (const of of many) {
       const document = documentOf(of);
       await tx

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, inject, test } from "vitest";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { ulid } from "ulid";
 import { openKitchen, withBase } from "../core/formula";
 import { g } from "../core/quantity";
@@ -24,7 +24,6 @@ import {
   listCooked,
   listPeople,
   liveRuns,
-  loadKitchen,
   markOf,
   migrateDatabase,
   moveBurner,
@@ -39,13 +38,17 @@ import {
   saveVessel,
   startRun,
 } from ".";
+import { freshDatabase } from "./testing/fresh";
+import { loadKitchen } from "./testing/kitchen";
 import { audit, person } from "./schema";
 
 const NOW = new Date("2026-11-23T08:00:00.123Z");
+let url: string;
 let connection: Connection;
 
 beforeAll(async () => {
-  connection = openDatabase(inject("databaseUrl"));
+  url = await freshDatabase();
+  connection = openDatabase(url);
   await loadDemo(connection.db, NOW);
 });
 afterAll(() => connection.close());
@@ -75,7 +78,7 @@ const event = (payload: RunPayload, over: Partial<RunEvent> = {}): RunEvent => (
 
 describe("the database", () => {
   test("tables are brought up to date any number of times, at once or in turn", async () => {
-    await Promise.all([1, 2, 3].map(() => migrateDatabase(inject("databaseUrl"))));
+    await Promise.all([1, 2, 3].map(() => migrateDatabase(url)));
     await expect(connection.ping()).resolves.toBeUndefined();
   });
   test("the demo is loaded once; a second loading changes nothing", async () => {

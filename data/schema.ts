@@ -45,6 +45,10 @@ export const kitchen = mysqlTable("kitchen", {
   house: json<House>()(),
   /** Counts every saving of the kitchen’s own figures. */
   rowVersion: int().notNull().default(1),
+  /** Raised by every change of what a snapshot holds: larder, prices, kit, facts, house words, readings, people. */
+  revision: int().notNull().default(1),
+  /** Raised when a formula comes, goes by another name, or goes. */
+  namesRevision: int().notNull().default(1),
 });
 
 export const person = mysqlTable("person", {

@@ -1,6 +1,6 @@
 import { count, eq } from "drizzle-orm";
 import { ulid } from "ulid";
-import { afterAll, beforeAll, describe, expect, inject, test } from "vitest";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { withBase } from "../core/formula";
 import { g } from "../core/quantity";
 import { type RunEvent } from "../core/run";
@@ -17,7 +17,6 @@ import {
   listFormulas,
   liveRuns,
   markOf,
-  openDatabase,
   priceHistory,
   saveFormula,
   savePrice,
@@ -25,6 +24,7 @@ import {
   startRun,
   undoBodyReading,
 } from ".";
+import { openFresh } from "./testing/fresh";
 import { audit, runEvent } from "./schema";
 
 const NOW = new Date("2026-11-23T09:00:00.000Z");
@@ -32,7 +32,7 @@ const change = { kitchenId: KITCHEN_ID, personId: "noor", now: NOW };
 let connection: Connection;
 
 beforeAll(async () => {
-  connection = openDatabase(inject("databaseUrl"));
+  connection = await openFresh();
   await loadDemo(connection.db, NOW);
 });
 afterAll(() => connection.close());
@@ -79,8 +79,8 @@ describe("an answer that got lost doubles nothing", () => {
     const named = { ...change, id, document: { ...document, name: "Sent twice" } };
     await insertFormula(connection.db, named);
     await insertFormula(connection.db, named);
-    const all = await listFormulas(connection.db, KITCHEN_ID);
-    expect(all.filter(f => f.document.name === "Sent twice")).toMatchObject([{ id, number: 1 }]);
+    const all = await listFormulas(connection.db, KITCHEN_ID, { words: "sent twice" });
+    expect(all).toMatchObject({ of: 1, formulas: [{ id, number: 1 }] });
   });
   test("a save that is there already is saved; another edit from the same ground is not", async () => {
     const before = await stock();

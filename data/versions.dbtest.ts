@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, expect, inject, test } from "vitest";
+import { afterAll, beforeAll, expect, test } from "vitest";
 import { withBase } from "../core/formula";
 import { g } from "../core/quantity";
 import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";
@@ -11,20 +11,20 @@ import {
   keepVersion,
   listPeople,
   listVersions,
-  loadKitchen,
   markOf,
-  openDatabase,
   saveDisplay,
   saveFormula,
   saveHouse,
 } from ".";
+import { openFresh } from "./testing/fresh";
+import { loadKitchen } from "./testing/kitchen";
 
 const NOW = new Date("2026-11-23T08:00:00.000Z");
 const ID = "buckwheat-brown-gravy";
 let connection: Connection;
 
 beforeAll(async () => {
-  connection = openDatabase(inject("databaseUrl"));
+  connection = await openFresh();
   await loadDemo(connection.db, NOW);
 });
 afterAll(() => connection.close());

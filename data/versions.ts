@@ -11,6 +11,7 @@ import {
   findVersion,
   nextNumber,
 } from "./formulas";
+import { raiseNames } from "./in-kitchen";
 import { formula, formulaVersion } from "./schema";
 
 interface VersionInput {
@@ -114,6 +115,7 @@ async function putOnTop(
     .update(formula)
     .set({ currentVersionId: versionId, name: next.document.name })
     .where(eq(formula.id, next.id));
+  if (next.document.name !== current.document.name) await raiseNames(tx, next.kitchenId);
 }
 
 async function changeVersion(

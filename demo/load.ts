@@ -4,7 +4,7 @@ import {
   insertFormula,
   insertKitchen,
   keepVersion,
-  onlyKitchenId,
+  onlyKitchen,
   savePrice,
 } from "../data";
 import { EARLIER_VERSIONS } from "./earlier";
@@ -20,7 +20,7 @@ const DAY_MS = 24 * 3600 * 1000;
  */
 export async function loadDemo(db: Database, now: Date): Promise<boolean> {
   return db.transaction(async tx => {
-    if (await onlyKitchenId(tx)) return false;
+    if (await onlyKitchen(tx)) return false;
     await insertKitchen(tx, { ...DEMO_KITCHEN, demo: true }, DEMO_PEOPLE);
     for (const id of WATCHED)
       for (const [since, share] of EARLIER_PRICES)

@@ -68,7 +68,7 @@ app.use(
 
 app.use((request, response, next) => {
   // Pages of a kitchen are for whoever asked; no machine between keeps them.
-  if (!request.path.startsWith("/api/sums")) response.set("Cache-Control", "private, no-store");
+  if (!/^\/(api\/sums|kitchen\/)/.test(request.path)) response.set("Cache-Control", "private, no-store");
   response.locals.nonce = randomBytes(16).toString("base64");
   next();
 });

@@ -6,7 +6,7 @@ import type { Problem } from "~/core/result";
 import { TEST_IDS, movedTo, readThickness } from "~/core/texture";
 import { addBodyReading, database, findFormula, undoBodyReading } from "~/data";
 import type { Route } from "./+types/body-readings";
-import { kitchenOf } from "../kitchen.server";
+import { kitchenFor } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { formOf } from "../request.server";
 
@@ -25,7 +25,8 @@ export interface ReadingReply {
 
 /** Keeps a kitchen test of what a formula makes, beside what the sums had said; or takes one back. */
 export async function action({ context, params, request }: Route.ActionArgs) {
-  const { kitchenId, person } = requirePerson(context, request);
+  const section = requirePerson(context, request);
+  const { kitchenId, person } = section;
   const { db } = database();
   const form = await formOf(request);
   const change = { kitchenId, personId: person.id, now: new Date() };
@@ -34,11 +35,9 @@ export async function action({ context, params, request }: Route.ActionArgs) {
     return data<ReadingReply>({ problems: [], said: "Taken back." });
   }
   const refuse = (...problems: readonly Problem[]) => data<ReadingReply>({ problems }, { status: 422 });
-  const [kitchen, stored] = await Promise.all([
-    kitchenOf(kitchenId),
-    findFormula(db, kitchenId, params.formulaId),
-  ]);
+  const stored = await findFormula(db, kitchenId, params.formulaId);
   if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
+  const kitchen = await kitchenFor(section, [stored.document]);
   const sent = readingForm.safeParse(Object.fromEntries(form));
   if (!sent.success)
     return refuse({

@@ -1,7 +1,8 @@
 import { stringify } from "csv-stringify/sync";
 import { bundleOf, formulaAsMarkdown, formulaAsRecipe, linesTable, writeBundle } from "~/core/exchange";
 import { type KitchenData, openKitchen, walk } from "~/core/formula";
-import { kitchenOf } from "../kitchen.server";
+import { database, documentsOf } from "~/data";
+import { kitchenFor } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import type { Route } from "./+types/formula-file";
 import { problemJson } from "./problem.server";
@@ -43,16 +44,17 @@ const FILES: Readonly<Record<string, { readonly type: string; readonly write: Wr
 
 /** One formula as a file: `ID.json` whole, `ID.md` to read, `ID.csv` its lines, `ID.jsonld` for other programs. */
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
+  const section = requirePerson(context, request);
   const dot = params.file.lastIndexOf(".");
   const [id, ending] = [params.file.slice(0, dot), params.file.slice(dot + 1)];
   const file = FILES[ending];
   if (dot < 1 || !file)
     return problemJson(404, "Not found", "Ask for a formula as ID.json, ID.md, ID.csv or ID.jsonld.");
-  const kitchen = await kitchenOf(kitchenId);
-  if (!formulaIn(kitchen, id))
-    return problemJson(404, "Not found", `There is no formula “${id}” in this kitchen.`);
-  return new Response(file.write(id, kitchen), {
+  const { [id]: document } = await documentsOf(database().db, section.kitchenId, [id]);
+  if (!document) return problemJson(404, "Not found", `There is no formula “${id}” in this kitchen.`);
+  const kitchen = await kitchenFor(section, [document]);
+  const whole = { ...kitchen, formulas: { ...kitchen.formulas, [id]: document } };
+  return new Response(file.write(id, whole), {
     headers: {
       "Content-Type": `${file.type}; charset=utf-8`,
       "Content-Disposition": `attachment; filename="${id}.${ending}"`,

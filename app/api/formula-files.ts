@@ -1,12 +1,11 @@
 import { bundleOf, writeBundle } from "~/core/exchange";
-import { kitchenOf } from "../kitchen.server";
+import { wholeKitchen } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import type { Route } from "./+types/formula-files";
 
 /** Every formula of the kitchen in one file, with the ingredients they use. */
 export async function loader({ context, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
-  const kitchen = await kitchenOf(kitchenId);
+  const kitchen = await wholeKitchen(requirePerson(context, request));
   return new Response(writeBundle(bundleOf(Object.keys(kitchen.formulas), kitchen)), {
     headers: {
       "Content-Type": "application/json; charset=utf-8",

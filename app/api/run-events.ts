@@ -5,8 +5,7 @@ import { appendEvents, closeRun, database, findRun } from "~/data";
 import type { Route } from "./+types/run-events";
 import type { ProblemCode } from "~/core/result";
 import { sectionContext } from "../context.server";
-import { kitchenOf } from "../kitchen.server";
-import { foldLive, loadLiveRun } from "../range/live-run.server";
+import { foldLive, loadRuns } from "../range/live-run.server";
 import { problemsJson } from "./problem.server";
 
 const bodySchema = z.object({ events: z.array(runEventSchema).max(500) });
@@ -16,7 +15,8 @@ const problem = (status: number, code: ProblemCode, message: string, field = "ev
 
 /** Takes a batch of events from a device's queue. Sending the same batch again changes nothing. */
 export async function action({ context, params, request }: Route.ActionArgs): Promise<Response> {
-  const { kitchenId, people } = context.get(sectionContext);
+  const section = context.get(sectionContext);
+  const { kitchenId, people } = section;
   if (request.method !== "POST") return problem(405, "MODE", "Readings are sent with POST.");
   const { db } = database();
   const run = await findRun(db, kitchenId, params.runId);
@@ -66,8 +66,10 @@ export async function action({ context, params, request }: Route.ActionArgs): Pr
     body.data.events.some(e => e.payload.kind === "finished" || e.payload.kind === "undone") ||
     run.finishedAt
   ) {
-    const kitchen = await kitchenOf(kitchenId);
-    const live = await loadLiveRun(run, kitchen);
+    const {
+      runs: [live],
+      kitchen,
+    } = await loadRuns(section, [run]);
     if (live) {
       const state = foldLive(live, kitchen);
       const record: BatchRecord = batchRecord(state);

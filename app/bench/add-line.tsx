@@ -1,6 +1,6 @@
 import { memo, useId, useState } from "react";
 import { ulid } from "ulid";
-import { type Kitchen, addLine, parseLine, relationInWords, namesIn } from "~/core/formula";
+import { type Kitchen, addLine, madeIn, parseLine, relationInWords, namesIn } from "~/core/formula";
 import type { Editing } from "./use-formula";
 import { NAMES_LIST } from "./ingredient-field";
 
@@ -23,7 +23,7 @@ export const AddLine = memo(function AddLine({
     ? parseLine(text, {
         document: documentNow(),
         larder: kitchen.data.ingredients,
-        formulas: kitchen.data.formulas,
+        formulas: madeIn(kitchen.data),
         ...(inGroup && { inGroup }),
         field: "line",
       })

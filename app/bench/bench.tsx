@@ -17,7 +17,8 @@ import {
 import { printDuration, s } from "~/core/quantity";
 import { database, findFormula, weighedLines } from "~/data";
 import type { Route } from "./+types/bench";
-import { kitchenOf } from "../kitchen.server";
+import { useKitchenWith } from "../kitchen/context";
+import { drawnOnBy } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { bandText, durationBandText } from "../text/format";
 import { AskProvider } from "../ui/ask";
@@ -38,19 +39,21 @@ import { cook, saveEdit } from "./save.server";
 import { StepLine } from "./step-line";
 import { useThreads } from "./threads";
 import { type Formula, useFormula } from "./use-formula";
+import { useDrawnOn } from "./use-drawn-on";
 import { WeighedContext } from "./weighed";
 import { formOf, jsonOf } from "../request.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
+  const section = requirePerson(context, request);
+  const { kitchenId } = section;
   const { db } = database();
-  const [kitchen, stored, weighed] = await Promise.all([
-    kitchenOf(kitchenId),
+  const [stored, weighed] = await Promise.all([
     findFormula(db, kitchenId, params.formulaId),
     weighedLines(db, kitchenId, params.formulaId),
   ]);
   if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
-  return { kitchen, stored, weighed, newRunId: ulid() };
+  const drawnOn = await drawnOnBy(section, [stored.document]);
+  return { drawnOn, stored, weighed, newRunId: ulid() };
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {
@@ -94,9 +97,10 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
   return <Bench key={loaderData.stored.id} {...loaderData} />;
 }
 
-function Bench({ kitchen: kitchenData, stored, weighed, newRunId }: Route.ComponentProps["loaderData"]) {
+function Bench({ drawnOn, stored, weighed, newRunId }: Route.ComponentProps["loaderData"]) {
   const formula = useFormula(stored.id, stored);
   const { document } = formula;
+  const kitchenData = useKitchenWith(useDrawnOn(document, drawnOn));
   const [burnerId, setBurnerId] = useState(kitchenData.defaultBurnerId);
   const lineOf = useMemo(
     () => lineReader(kitchenData, burnerId, stored.id),

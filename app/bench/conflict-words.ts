@@ -13,7 +13,7 @@ import {
 import { g, minutes, printDuration, printMass, printNumber } from "~/core/quantity";
 import { targetInWords } from "~/core/reduction";
 import { STEP_FIELDS, type StepField } from "./step-field-list";
-import { formulaIn } from "~/core/formula";
+import { nameOfFormula } from "~/core/formula";
 
 /** A conflict as two cooks would speak of it. */
 export interface ConflictWords {
@@ -82,7 +82,7 @@ const find = <T>(documents: readonly FormulaDocument[], in_: (d: FormulaDocument
 const lineName = ({ of }: Pick<Line, "of">, kitchen: Kitchen): string =>
   "larder" in of
     ? (kitchen.ingredientById.get(of.larder)?.name ?? of.larder)
-    : (formulaIn(kitchen.data, of.formula)?.name ?? "another formula");
+    : (nameOfFormula(kitchen.data, of.formula) ?? "another formula");
 
 const titleOf = (step: Step, kitchen: Kitchen): string =>
   kindOf(step).title(

@@ -1,21 +1,31 @@
-import { Link } from "react-router";
+import { Form, Link } from "react-router";
 import { familyById } from "~/core/families";
-import { printKilograms, g } from "~/core/quantity";
+import { printKilograms, printNumber, g } from "~/core/quantity";
 import { database, listFormulas } from "~/data";
 import type { Route } from "./+types/formulas";
-import { kitchenOf } from "../kitchen.server";
+import { useKitchen } from "../kitchen/context";
 import { requirePerson } from "../people/person.server";
 import { dayOf } from "../text/format";
-import { buttonClass } from "../ui/button";
+import { Button, buttonClass } from "../ui/button";
+
+/** So many formulas stand on a page of the list. */
+const ON_A_PAGE = 60;
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { kitchenId } = requirePerson(context, request);
-  const [kitchen, formulas] = await Promise.all([
-    kitchenOf(kitchenId),
-    listFormulas(database().db, kitchenId),
-  ]);
+  const query = new URL(request.url).searchParams;
+  const words = (query.get("q") ?? "").trim().slice(0, 120);
+  const page = Math.min(10_000, Math.max(1, Math.trunc(Number(query.get("page"))) || 1));
+  const { formulas, of } = await listFormulas(database().db, kitchenId, {
+    words,
+    from: (page - 1) * ON_A_PAGE,
+    most: ON_A_PAGE,
+  });
   return {
-    timeZone: kitchen.timeZone,
+    words,
+    page,
+    of,
+    pages: Math.max(1, Math.ceil(of / ON_A_PAGE)),
     formulas: formulas.map(f => ({
       id: f.id,
       name: f.document.name,
@@ -32,6 +42,8 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 export const meta: Route.MetaFunction = () => [{ title: "Bench · Hondaro" }];
 
 export default function Formulas({ loaderData }: Route.ComponentProps) {
+  const { timeZone } = useKitchen();
+  const { words, page, pages, of } = loaderData;
   return (
     <main className="mx-auto max-w-5xl px-4 py-8 sm:px-6">
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
@@ -52,7 +64,33 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
           New formula
         </Link>
       </div>
-      {loaderData.formulas.length === 0 && <p className="mt-8">There is no formula in this kitchen yet.</p>}
+      {(of > ON_A_PAGE || words) && (
+        <Form method="get" role="search" className="mt-5 flex flex-wrap items-center gap-3">
+          <input
+            type="search"
+            name="q"
+            defaultValue={words}
+            key={words}
+            aria-label="Look for a formula"
+            placeholder="stock, cider, mayonnaise …"
+            className="w-72 rounded-md border border-rule bg-enamel px-3 py-2"
+          />
+          <Button type="submit">Look</Button>
+          <span role="status" className="text-faded">
+            {printNumber(of)} {of === 1 ? "formula" : "formulas"}
+            {pages > 1 && `, page ${page} of ${pages}`}
+          </span>
+        </Form>
+      )}
+      {loaderData.formulas.length === 0 && (
+        <p className="mt-8">
+          {words
+            ? `No formula here is called “${words}”.`
+            : page > 1
+              ? "The list ends before this page."
+              : "There is no formula in this kitchen yet."}
+        </p>
+      )}
       <ul className="mt-6 divide-y divide-rule border-y border-rule">
         {loaderData.formulas.map(formula => (
           <li key={formula.id}>
@@ -66,7 +104,7 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
                 </span>
                 <span className="block text-sm text-faded">
                   {familyById(formula.family)?.name ?? "own method"} · {formula.school} · version{" "}
-                  {formula.number}, {formula.editedBy}, {dayOf(formula.editedAt, loaderData.timeZone)}
+                  {formula.number}, {formula.editedBy}, {dayOf(formula.editedAt, timeZone)}
                 </span>
               </span>
               <span className="self-center sm:text-right">
@@ -76,6 +114,15 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
           </li>
         ))}
       </ul>
+      {pages > 1 && (
+        <nav aria-label="Pages" className="mt-4 flex gap-4">
+          {page > 1 && <Link to={pageLink(words, page - 1)}>← Page {page - 1}</Link>}
+          {page < pages && <Link to={pageLink(words, page + 1)}>Page {page + 1} →</Link>}
+        </nav>
+      )}
     </main>
   );
 }
+
+const pageLink = (words: string, page: number): string =>
+  `/bench?${new URLSearchParams({ ...(words && { q: words }), page: String(page) }).toString()}`;

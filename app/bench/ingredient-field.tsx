@@ -3,14 +3,14 @@ import { findIngredient } from "~/core/larder";
 import { memo } from "react";
 import { ok, refuse } from "~/core/result";
 import { TypedField } from "../ui/typed-field";
-import { formulaIn } from "~/core/formula";
+import { madeIn, nameOfFormula } from "~/core/formula";
 
 /** Id of the list of names that all ingredient fields of the page share. */
 export const NAMES_LIST = "ingredient-names";
 
 /** The names a cook may type, once on the page. */
 export function IngredientNames({ kitchen }: { kitchen: Kitchen }) {
-  const made = Object.values(kitchen.data.formulas)
+  const made = Object.values(madeIn(kitchen.data))
     .map(formula => formula.name)
     .join("\n");
   return <Names made={made} ingredients={kitchen.data.ingredients} />;
@@ -53,7 +53,7 @@ export const IngredientField = memo(function IngredientField({
   const shown =
     "larder" in of
       ? (kitchen.ingredientById.get(of.larder)?.name ?? of.larder)
-      : (formulaIn(kitchen.data, of.formula)?.name ?? of.formula);
+      : (nameOfFormula(kitchen.data, of.formula) ?? of.formula);
   return (
     <TypedField
       hideLabel={hideLabel}
@@ -61,7 +61,7 @@ export const IngredientField = memo(function IngredientField({
       shown={shown}
       list={NAMES_LIST}
       read={text => {
-        const made = Object.entries(kitchen.data.formulas).find(
+        const made = Object.entries(madeIn(kitchen.data)).find(
           ([, f]) => f.name.toLowerCase() === text.trim().toLowerCase(),
         );
         if (made) return ok<Line["of"]>({ formula: made[0] });

@@ -10,7 +10,7 @@ import { type FigureId, type Kitchen, type Step, cautionsAt, kindOf } from "~/co
 import type { LineNow } from "./line-now";
 import { hasMoved } from "./threads";
 import type { Formula } from "./use-formula";
-import { formulaIn } from "~/core/formula";
+import { nameOfFormula } from "~/core/formula";
 
 /** What the figures of a row are written from. */
 export interface LiveRow {
@@ -103,7 +103,7 @@ export function titleOf(line: LineNow, index: number): readonly [title: string, 
 const nameOf = (of: Step["lines"][number]["of"], kitchen: Kitchen): string =>
   "larder" in of
     ? (kitchen.ingredientById.get(of.larder)?.name ?? of.larder)
-    : (formulaIn(kitchen.data, of.formula)?.name.toLowerCase() ?? "a formula");
+    : (nameOfFormula(kitchen.data, of.formula)?.toLowerCase() ?? "a formula");
 
 /** All that a row shows besides the figures that follow by themselves. */
 export function shapeOf(

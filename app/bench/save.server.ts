@@ -1,10 +1,10 @@
 import { isValid, ulid } from "ulid";
 import { z } from "zod";
-import { formulaIn, openKitchen, readFormula, walk, withBase } from "~/core/formula";
+import { nameOfFormula, openKitchen, readFormula, walk, withBase } from "~/core/formula";
 import { roomOn } from "~/core/kit";
 import { g } from "~/core/quantity";
 import { database, findFormula, liveRuns, saveFormula, startRun } from "~/data";
-import { kitchenOf } from "../kitchen.server";
+import { kitchenFor } from "../kitchen/kitchen.server";
 import type { SectionWithPerson } from "../people/person.server";
 import type { StoredHead } from "./use-formula";
 
@@ -66,11 +66,9 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
   const { db } = database();
   const burnerId = form.get("burner");
   const named = String(form.get("run") ?? "");
-  const [kitchen, stored] = await Promise.all([
-    kitchenOf(section.kitchenId),
-    findFormula(db, section.kitchenId, id),
-  ]);
+  const stored = await findFormula(db, section.kitchenId, id);
   if (!stored) return { problem: "This formula is not here any more." };
+  const kitchen = await kitchenFor(section, [stored.document]);
   const burner = kitchen.burners.find(b => b.id === (burnerId ?? kitchen.defaultBurnerId));
   if (!burner) return { problem: "That burner is not part of this range. Choose another." };
   const onIt = (await liveRuns(db, section.kitchenId)).filter(run => run.burnerId === burner.id);
@@ -79,7 +77,7 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
     !onIt.some(run => run.id === named) &&
     form.get("taken") !== burner.id
   ) {
-    const name = formulaIn(kitchen, onIt[0]?.formulaId ?? "")?.name ?? "another pot";
+    const name = nameOfFormula(kitchen, onIt[0]?.formulaId ?? "") ?? "another pot";
     return {
       taken: burner.id,
       problem: `${name}${onIt.length > 1 ? ` and ${onIt.length - 1} more` : ""} cooks on ${burner.name} already. Choose another burner, or press again to put this beside it.`,

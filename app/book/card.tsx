@@ -18,7 +18,8 @@ import { ALLERGENS } from "~/core/larder";
 import { g, printDuration, printKilograms, printMass, printNumber, printVolume } from "~/core/quantity";
 import { batchesOf, database, findVersion, saveDisplay } from "~/data";
 import type { Route } from "./+types/card";
-import { kitchenOf } from "../kitchen.server";
+import { useKitchenWith } from "../kitchen/context";
+import { kitchenFor } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { bandText, daysText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
@@ -29,13 +30,12 @@ import { formOf } from "../request.server";
 import { intervalsInPool } from "../workers/pool.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId, person } = requirePerson(context, request);
+  const section = requirePerson(context, request);
+  const { kitchenId, person } = section;
   const { db } = database();
-  const [kitchen, version] = await Promise.all([
-    kitchenOf(kitchenId),
-    findVersion(db, kitchenId, params.versionId),
-  ]);
+  const version = await findVersion(db, kitchenId, params.versionId);
   if (!version) throw data("There is no such card in the Book.", { status: 404 });
+  const kitchen = await kitchenFor(section, [version.document]);
   const asked = new URL(request.url).searchParams.get("base");
   const size = asked === null ? null : readMass("The batch size")(asked);
   const batches = await batchesOf(db, version.versionId);
@@ -43,7 +43,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const document = multiply(version.document, baseG / version.document.base.massG);
   const intervals = await intervalsInPool(document, kitchen);
   return {
-    kitchen,
+    formulas: kitchen.formulas,
     version: { ...version, document },
     baseG,
     asked,
@@ -74,7 +74,8 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function Card({ loaderData }: Route.ComponentProps) {
-  const { kitchen, version, batches, intervals, refusal, asked, display } = loaderData;
+  const { formulas, version, batches, intervals, refusal, asked, display } = loaderData;
+  const kitchen = useKitchenWith(formulas);
   const { document } = version;
   const opened = openKitchen(kitchen);
   const walked = walk(document, opened);

@@ -3,7 +3,7 @@ import { Form, Link, data, useActionData } from "react-router";
 import { FACTS, FACT_GROUPS, FACT_IDS, type Fact, type FactId, NOMINAL_FACTS } from "~/core/facts";
 import { database, markOf, saveFact } from "~/data";
 import type { Route } from "./+types/figures";
-import { kitchenOf } from "../kitchen.server";
+import { snapshotOf } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { sourceWords } from "../larder/source-words";
 import { Button } from "../ui/button";
@@ -14,7 +14,7 @@ import { TextField } from "./text-field";
 import { fieldsOf, formOf } from "../request.server";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
-  const { facts } = await kitchenOf(requirePerson(context, request).kitchenId);
+  const { facts } = await snapshotOf(requirePerson(context, request));
   const seen = Object.fromEntries(FACT_IDS.map(id => [id, markOf(facts[id])]));
   return { facts, seen };
 }

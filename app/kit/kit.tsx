@@ -15,7 +15,8 @@ import {
   saveKitchenFigures,
 } from "~/data";
 import type { Route } from "./+types/kit";
-import { kitchenOf } from "../kitchen.server";
+import { useKitchenWith } from "../kitchen/context";
+import { snapshotOf } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { buttonClass } from "../ui/button";
 import { AirForm } from "./air-form";
@@ -31,10 +32,8 @@ import { liningCaution } from "~/core/kit";
 import { fieldsOf, formOf } from "../request.server";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
-  const kitchen = await kitchenOf(kitchenId);
+  const kitchen = await snapshotOf(requirePerson(context, request));
   return {
-    kitchen,
     today: new Date().toISOString().slice(0, 10),
     seen: {
       air: markOf(figuresOf(kitchen)),
@@ -51,13 +50,14 @@ export interface KitReply {
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
-  const { kitchenId, person } = requirePerson(context, request);
+  const section = requirePerson(context, request);
+  const { kitchenId, person } = section;
   const { db } = database();
   const form = await formOf(request);
   const change = { kitchenId, personId: person.id, now: new Date() };
   const values = fieldsOf(form);
   const back = (problems: readonly Problem[]) => data<KitReply>({ problems, values }, { status: 422 });
-  const kitchen = await kitchenOf(kitchenId);
+  const kitchen = await snapshotOf(section);
   const seen = String(form.get("seen") ?? "");
   const meanwhile = (field: string, theirs: string, mine: string) =>
     data<KitReply>({ problems: [changedMeanwhile(field, theirs, mine)], values }, { status: 409 });
@@ -136,7 +136,8 @@ export async function action({ context, request }: Route.ActionArgs) {
 export const meta: Route.MetaFunction = () => [{ title: "Kit · Hondaro" }];
 
 export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
-  const { kitchen, seen } = loaderData;
+  const { seen } = loaderData;
+  const kitchen = useKitchenWith();
   const hob = useBurnerMoves(kitchen.burners);
   const reply = actionData as KitReply | undefined;
   return (

@@ -6,7 +6,7 @@ import type { Problem } from "~/core/result";
 import { CLOSED, LININGS, METALS, type Vessel, geometryOfVessel, limitsOf } from "~/core/vessel";
 import { database, findStoredVessel, saveVessel } from "~/data";
 import type { Route } from "./+types/vessel";
-import { kitchenOf } from "../kitchen.server";
+import { snapshotOf } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { Button } from "../ui/button";
 import { readVesselForm } from "./forms.server";
@@ -17,11 +17,12 @@ import { formOf, listsOf } from "../request.server";
 const NEW = "new";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
+  const section = requirePerson(context, request);
+  const { kitchenId } = section;
   if (params.vesselId === NEW) return { stored: null, bath: null };
   const [stored, kitchen] = await Promise.all([
     findStoredVessel(database().db, kitchenId, params.vesselId),
-    kitchenOf(kitchenId),
+    snapshotOf(section),
   ]);
   if (!stored) throw data("The kit has no such vessel.", { status: 404 });
   const capacity = geometryOfVessel(stored.vessel).capacityMl;

@@ -2,7 +2,7 @@ import { Form, Link, data, redirect } from "react-router";
 import { printNumber } from "~/core/quantity";
 import { database, importIngredients } from "~/data";
 import type { Route } from "./+types/import";
-import { kitchenOf } from "../kitchen.server";
+import { snapshotOf } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { Button } from "../ui/button";
 import { type ImportPreview, previewImport } from "./exchange.server";
@@ -15,12 +15,13 @@ export function loader({ context, request }: Route.LoaderArgs) {
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
-  const { kitchenId, person } = requirePerson(context, request);
+  const section = requirePerson(context, request);
+  const { kitchenId, person } = section;
   const form = await formOf(request);
   const file = form.get("file");
   const pasted = String(form.get("text") ?? "");
   const text = file instanceof File && file.size > 0 ? await file.text() : pasted;
-  const { ingredients } = await kitchenOf(kitchenId);
+  const { ingredients } = await snapshotOf(section);
   const preview = previewImport(text, ingredients);
   const refused = preview.rows.filter(row => !row.ingredient);
   const known = new Set(ingredients.map(i => i.id));

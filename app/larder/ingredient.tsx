@@ -13,7 +13,7 @@ import {
   savePrice,
 } from "~/data";
 import type { Route } from "./+types/ingredient";
-import { kitchenOf } from "../kitchen.server";
+import { wholeKitchen } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { Button } from "../ui/button";
 import { BrandCompare } from "./brand-compare";
@@ -28,7 +28,8 @@ import { formOf, listsOf } from "../request.server";
 const NEW = "new";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
+  const section = requirePerson(context, request);
+  const { kitchenId } = section;
   const { db } = database();
   if (params.ingredientId === NEW) return { stored: null, prices: [], pricesSeen: "", brand: null };
   const [stored, prices] = await Promise.all([
@@ -39,7 +40,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const other = new URL(request.url).searchParams.get("instead")?.trim();
   const pricesSeen = markOf(prices);
   if (!other) return { stored, prices, pricesSeen, brand: null };
-  const kitchen = await kitchenOf(kitchenId);
+  const kitchen = await wholeKitchen(section);
   const found = findIngredient(kitchen.ingredients, other);
   const brand = found.exact
     ? { other: found.exact.name, moved: brandChange(kitchen, stored.ingredient.id, found.exact), near: [] }

@@ -4,16 +4,15 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import { ALLERGENS, type Ingredient } from "~/core/larder";
 import { printNumber } from "~/core/quantity";
 import type { Route } from "./+types/larder";
-import { kitchenOf } from "../kitchen.server";
+import { useKitchen } from "../kitchen/context";
 import { requirePerson } from "../people/person.server";
 import { buttonClass } from "../ui/button";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { LyingJar } from "./jar";
 
-export async function loader({ context, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
-  const { ingredients } = await kitchenOf(kitchenId);
-  return { ingredients };
+export function loader({ context, request }: Route.LoaderArgs) {
+  requirePerson(context, request);
+  return null;
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "Larder · Hondaro" }];
@@ -44,8 +43,8 @@ const COLUMNS: readonly {
   { id: "price", label: "Price per kg", value: i => i.price?.perKg ?? -1 },
 ];
 
-export default function Larder({ loaderData }: Route.ComponentProps) {
-  const { ingredients } = loaderData;
+export default function Larder() {
+  const { ingredients } = useKitchen();
   const [params, setParams] = useSearchParams();
   const [typed, setTyped] = useState(params.get("q") ?? "");
   const [chosen, setChosen] = useState(0);

@@ -2,7 +2,9 @@ import { multiply, openKitchen, walk } from "~/core/formula";
 import type { FormulaDocument, KitchenData } from "~/core/formula";
 import { type StepBand, type RunEvent, UNKNOWN_BAND, fold, stepBand } from "~/core/run";
 import { intervalsInPool } from "../workers/pool.server";
-import { type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";
+import { type StoredFormula, type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";
+import type { Section } from "../context.server";
+import { kitchenFor } from "../kitchen/kitchen.server";
 
 /** A run with all a screen needs to fold it for itself, also without the network. */
 export interface LiveRun {
@@ -25,29 +27,53 @@ async function bandsFor(
 }
 
 /** One run with its formula at the size of the batch; `null` if its version is gone. */
-export async function loadLiveRun(run: StoredRun, kitchen: KitchenData): Promise<LiveRun | null> {
-  const { db } = database();
-  const [version, events] = await Promise.all([
-    findVersion(db, kitchen.id, run.formulaVersionId),
-    eventsOf(db, [run.id]),
-  ]);
+async function loadLiveRun(
+  run: StoredRun,
+  version: StoredFormula | null,
+  events: readonly RunEvent[],
+  kitchen: KitchenData,
+): Promise<LiveRun | null> {
   if (!version) return null;
   const document = multiply(version.document, run.baseG / version.document.base.massG);
   return {
     run,
     versionNumber: version.number,
     document,
-    events: events[run.id] ?? [],
+    events,
     bands: await bandsFor(run, document, kitchen),
   };
 }
 
-/** Everything on the fire now. */
-export async function loadLiveRuns(kitchen: KitchenData): Promise<LiveRun[]> {
-  const runs = await liveRuns(database().db, kitchen.id);
-  const loaded = await Promise.all(runs.map(run => loadLiveRun(run, kitchen)));
-  return loaded.filter(run => run !== null);
+/** Runs with the kitchen they are walked in, and the formulas that a page needs beside them. */
+export interface LiveRuns {
+  readonly runs: readonly LiveRun[];
+  readonly formulas: KitchenData["formulas"];
+  readonly kitchen: KitchenData;
 }
+
+/** Some runs, as far as their versions are here. */
+export async function loadRuns(section: Section, stored: readonly StoredRun[]): Promise<LiveRuns> {
+  const { db } = database();
+  const [versions, events] = await Promise.all([
+    Promise.all(stored.map(run => findVersion(db, section.kitchenId, run.formulaVersionId))),
+    eventsOf(
+      db,
+      stored.map(run => run.id),
+    ),
+  ]);
+  const kitchen = await kitchenFor(
+    section,
+    versions.flatMap(version => (version ? [version.document] : [])),
+  );
+  const runs = await Promise.all(
+    stored.map((run, i) => loadLiveRun(run, versions[i] ?? null, events[run.id] ?? [], kitchen)),
+  );
+  return { runs: runs.filter(run => run !== null), formulas: kitchen.formulas, kitchen };
+}
+
+/** Everything on the fire now. */
+export const loadLiveRuns = async (section: Section): Promise<LiveRuns> =>
+  loadRuns(section, await liveRuns(database().db, section.kitchenId));
 
 /** Folds a live run on the server. */
 export const foldLive = (live: LiveRun, kitchen: KitchenData) =>

@@ -2,7 +2,7 @@ import { useEffect, useMemo } from "react";
 import { Link, useRevalidator } from "react-router";
 import { printLength } from "~/core/quantity";
 import type { Route } from "./+types/range";
-import { kitchenOf } from "../kitchen.server";
+import { useKitchenWith } from "../kitchen/context";
 import { requirePerson } from "../people/person.server";
 import { betweenTimes, clockTime, minutesLeft, momentOf } from "../text/format";
 import { buttonClass } from "../ui/button";
@@ -16,15 +16,16 @@ import { type PotNow, potNow } from "./pot-now";
 const LOOK_AGAIN_MS = 15_000;
 
 export async function loader({ context, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
-  const kitchen = await kitchenOf(kitchenId);
-  return { kitchen, runs: await loadLiveRuns(kitchen), now: Date.now() };
+  const section = requirePerson(context, request);
+  const { runs, formulas } = await loadLiveRuns(section);
+  return { runs, formulas, now: Date.now() };
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "Range · Hondaro" }];
 
 export default function Range({ loaderData }: Route.ComponentProps) {
-  const { kitchen, runs } = loaderData;
+  const { runs, formulas } = loaderData;
+  const kitchen = useKitchenWith(formulas);
   const now = useNow(loaderData.now);
   const { revalidate } = useRevalidator();
   useEffect(() => {

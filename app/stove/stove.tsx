@@ -1,11 +1,11 @@
 import { useCallback, useMemo, useState } from "react";
 import { Link, data, useRevalidator } from "react-router";
 import { LONGEST_NOTE, type RunPayload, openTicks, standing, stepToRead } from "~/core/run";
-import { database, findRun } from "~/data";
+import { database, findRun, liveRuns } from "~/data";
 import type { Route } from "./+types/stove";
-import { kitchenOf } from "../kitchen.server";
+import { useKitchenWith } from "../kitchen/context";
 import { requirePerson } from "../people/person.server";
-import { loadLiveRun, loadLiveRuns } from "../range/live-run.server";
+import { loadRuns } from "../range/live-run.server";
 import { potNow } from "../range/pot-now";
 import { clockTime } from "../text/format";
 import { QuickSums } from "../sums/quick-sums";
@@ -23,13 +23,15 @@ import { RefusedReadings } from "./refused-readings";
 import { useRunEvents } from "./use-run-events";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId, person, people } = requirePerson(context, request);
-  const kitchen = await kitchenOf(kitchenId);
-  const run = await findRun(database().db, kitchenId, params.runId);
-  const live = run && (await loadLiveRun(run, kitchen));
+  const section = requirePerson(context, request);
+  const { kitchenId, person, people } = section;
+  const { db } = database();
+  const [run, onFire] = await Promise.all([findRun(db, kitchenId, params.runId), liveRuns(db, kitchenId)]);
+  const others = onFire.filter(other => other.id !== run?.id);
+  const { runs, formulas } = await loadRuns(section, run ? [run, ...others] : []);
+  const live = runs.find(one => one.run.id === run?.id);
   if (!live) throw data("There is no such pot on this range.", { status: 404 });
-  const others = (await loadLiveRuns(kitchen)).filter(other => other.run.id !== live.run.id);
-  return { kitchen, live, others, person, people, now: Date.now() };
+  return { live, others: runs.filter(one => one !== live), formulas, person, people, now: Date.now() };
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "Stove · Hondaro" }];
@@ -47,7 +49,8 @@ export default function StovePage({ loaderData }: Route.ComponentProps) {
 
 const STEP_BUTTON = "min-h-16 rounded-xl border-2 px-1 font-bold disabled:opacity-45 sm:text-lg";
 
-function Stove({ kitchen, live, others, person, people, now: first }: Route.ComponentProps["loaderData"]) {
+function Stove({ live, others, formulas, person, people, now: first }: Route.ComponentProps["loaderData"]) {
+  const kitchen = useKitchenWith(formulas);
   const now = useNow(first);
   const { revalidate } = useRevalidator();
   const again = useCallback(() => void revalidate(), [revalidate]);

@@ -1,12 +1,12 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
-import type { KitchenData } from "~/core/formula";
 import { REFERENCE_WORLD, SUMS, type SumWorld, readSpoken, runSum, sumNamed, worldOf } from "~/core/sums";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { type RecentSum, readRecent } from "./recent";
+import { useKitchenIfAny } from "../kitchen/context";
 import { asText } from "./as-text";
 import { SumPanel } from "./sum-panel";
 
-/** Let the page come to rest before the larder is fetched. */
+/** Let the page come to rest first, ms. */
 const REST_MS = 600;
 
 export interface OpenSum {
@@ -16,26 +16,18 @@ export interface OpenSum {
 
 /** The quick sums: each by its name in the palette, or said in one line; the panel for the one that is open. */
 export function QuickSums() {
-  const [kitchen, setKitchen] = useState<KitchenData | null>(null);
+  const kitchen = useKitchenIfAny();
   const [open, setOpen] = useState<OpenSum | null>(null);
   const [recent, setRecent] = useState<readonly RecentSum[]>([]);
+  // What this device remembers is looked for when the page has come to rest.
   useEffect(() => {
-    const gone = new AbortController();
-    const timer = setTimeout(() => {
-      setRecent(readRecent(localStorage));
-      // Without the network the sums still work, with the reference larder at sea level.
-      fetch("/sums/world", { signal: gone.signal })
-        .then(async answer => {
-          if (answer.ok) setKitchen((await answer.json()) as KitchenData);
-        })
-        .catch(() => {});
-    }, REST_MS);
-    return () => {
-      clearTimeout(timer);
-      gone.abort();
-    };
+    const timer = setTimeout(() => setRecent(readRecent(localStorage)), REST_MS);
+    return () => clearTimeout(timer);
   }, []);
-  const world: SumWorld = useMemo(() => (kitchen ? worldOf(kitchen) : REFERENCE_WORLD), [kitchen]);
+  const world: SumWorld = useMemo(
+    () => (kitchen ? worldOf({ ...kitchen.snapshot, formulas: {} }) : REFERENCE_WORLD),
+    [kitchen],
+  );
 
   const begin = useCallback(
     (name: string, said: Readonly<Record<string, unknown>> = {}) => {

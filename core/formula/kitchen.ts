@@ -33,8 +33,26 @@ export interface KitchenData {
   readonly house: House;
   /** Kitchen tests of body, beside what the sums had said. */
   readonly bodyReadings?: readonly BodyReading[];
-  /** Formulas other formulas may draw on. */
+  /** Formulas other formulas may draw on: all of them, or those that are needed here. */
   readonly formulas: Readonly<Record<string, FormulaDocument>>;
+  /** What all formulas of the kitchen are called, where not all of them are at hand. */
+  readonly madeHere?: Readonly<Record<string, { readonly name: string }>>;
+}
+
+/** What this kitchen makes, by name. */
+export const madeIn = ({
+  formulas,
+  madeHere = formulas,
+}: Pick<KitchenData, "formulas" | "madeHere">): Readonly<Record<string, { readonly name: string }>> =>
+  madeHere;
+
+/** What a formula of this kitchen is called, whether or not it is at hand. */
+export function nameOfFormula(
+  kitchen: Pick<KitchenData, "formulas" | "madeHere">,
+  id: string,
+): string | undefined {
+  const made = madeIn(kitchen);
+  return formulaIn(kitchen, id)?.name ?? (Object.hasOwn(made, id) ? made[id]?.name : undefined);
 }
 
 /** The formula of an id, if the kitchen has one: never what every object is born with, such as `constructor`. */

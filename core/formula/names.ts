@@ -1,7 +1,7 @@
 import type { RelationNames } from "./amount";
 import { type FormulaDocument, linesOf } from "./document";
 import type { Kitchen } from "./kitchen";
-import { formulaIn } from "./kitchen";
+import { nameOfFormula } from "./kitchen";
 
 /** Names for relations: the base, the groups, and what other lines are of, as walked or as the kitchen calls it. */
 export const namesIn = (
@@ -19,5 +19,5 @@ function nameOfLine(document: FormulaDocument, id: string, kitchen: Kitchen): st
   if (!of) return undefined;
   return "larder" in of
     ? kitchen.ingredientById.get(of.larder)?.name
-    : formulaIn(kitchen.data, of.formula)?.name;
+    : nameOfFormula(kitchen.data, of.formula);
 }

@@ -1,4 +1,4 @@
-import { type KitchenData, STEP_KINDS, type StepKindName } from "../formula";
+import { type KitchenData, STEP_KINDS, type StepKindName, madeIn } from "../formula";
 import type { Ingredient } from "../larder";
 import { g, printMass } from "../quantity";
 import { unbundled } from "./bundles";
@@ -38,10 +38,10 @@ export interface RecipeDraft {
  */
 export function draftRecipe(
   text: string,
-  kitchen: Pick<KitchenData, "ingredients" | "formulas">,
+  kitchen: Pick<KitchenData, "ingredients" | "formulas" | "madeHere">,
   id: () => string,
 ): RecipeDraft {
-  const larder = [...asIngredients(kitchen.formulas), ...kitchen.ingredients];
+  const larder = [...asIngredients(madeIn(kitchen)), ...kitchen.ingredients];
   const looked = upTo(text, LONGEST_RECIPE);
   const { name, listed: lines, clauses } = clausesOf(spaced(looked));
   const before: Before = { went: new Map(), opened: new Set(), listed: readListed(lines, larder) };

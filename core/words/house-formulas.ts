@@ -1,4 +1,4 @@
-import type { FormulaDocument, Line } from "../formula";
+import type { Line } from "../formula";
 import { type Ingredient, NO_COMPOSITION } from "../larder";
 
 const PREFIX = "formula-";
@@ -9,7 +9,7 @@ const A_LITRE = 1.02;
  * The kitchen's own formulas as things that go in, so that they are heard by their names as the larder is. Only names
  * are read from them: what they are made of is found where they are walked.
  */
-export const asIngredients = (formulas: Readonly<Record<string, FormulaDocument>>): Ingredient[] =>
+export const asIngredients = (formulas: Readonly<Record<string, { readonly name: string }>>): Ingredient[] =>
   Object.entries(formulas).map(([id, { name }]) => ({
     id: `${PREFIX}${id}`,
     name: name.toLowerCase(),

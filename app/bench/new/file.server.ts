@@ -1,7 +1,7 @@
 import { isValid, ulid } from "ulid";
 import { type Arrivals, arrivalsOf, readBundle } from "~/core/exchange";
 import { importIngredients, insertFormula, bringInVersion, database } from "~/data";
-import { kitchenOf } from "../../kitchen.server";
+import { wholeKitchen } from "../../kitchen/kitchen.server";
 import type { SectionWithPerson } from "../../people/person.server";
 
 export interface FilePreview {
@@ -22,7 +22,7 @@ export async function previewFile(
     return { arrivals: null, problems: ["There is nothing in it. Choose a file, or paste one."] };
   const bundle = readBundle(text);
   const arrivals = bundle.ok
-    ? arrivalsOf(bundle.value, await kitchenOf(section.kitchenId), () => (isValid(named) ? named : ulid()))
+    ? arrivalsOf(bundle.value, await wholeKitchen(section), () => (isValid(named) ? named : ulid()))
     : bundle;
   return arrivals.ok
     ? { arrivals: arrivals.value, problems: [] }

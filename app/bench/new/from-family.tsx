@@ -4,7 +4,7 @@ import { ulid } from "ulid";
 import { familyById, formulaOf, schoolsOf } from "~/core/families";
 import { openKitchen, withBase } from "~/core/formula";
 import { g, printNumber } from "~/core/quantity";
-import { kitchenOf } from "../../kitchen.server";
+import { useKitchenWith } from "../../kitchen/context";
 import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
 import { readMass } from "../../ui/read";
@@ -14,10 +14,10 @@ import { createFormula, documentIn } from "./create.server";
 import { DraftPreview } from "./draft-preview";
 import { formOf } from "../../request.server";
 
-export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
+export function loader({ context, params, request }: Route.LoaderArgs) {
+  requirePerson(context, request);
   if (!familyById(params.familyId)) throw data("There is no such method in this house.", { status: 404 });
-  return { kitchen: await kitchenOf(kitchenId), familyId: params.familyId, newId: ulid() };
+  return { familyId: params.familyId, newId: ulid() };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
@@ -34,7 +34,8 @@ export const meta: Route.MetaFunction = ({ params }) => [
 
 export default function FromFamily({ loaderData, actionData }: Route.ComponentProps) {
   const family = familyById(loaderData.familyId);
-  const kitchen = useMemo(() => openKitchen(loaderData.kitchen), [loaderData.kitchen]);
+  const kitchenData = useKitchenWith();
+  const kitchen = useMemo(() => openKitchen(kitchenData), [kitchenData]);
   const [taken, setTaken] = useState<Readonly<Record<string, string>>>({});
   const [name, setName] = useState("");
   const [baseG, setBaseG] = useState<number | null>(null);

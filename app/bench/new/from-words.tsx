@@ -4,7 +4,7 @@ import { ulid } from "ulid";
 import { type FormulaDocument, openKitchen } from "~/core/formula";
 import { printNumber } from "~/core/quantity";
 import { LONGEST_RECIPE, formulaFromDraft, termsHeard } from "~/core/words";
-import { kitchenOf } from "../../kitchen.server";
+import { useKitchenWith } from "../../kitchen/context";
 import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
 import type { Route } from "./+types/from-words";
@@ -13,9 +13,9 @@ import { PieceRow } from "./piece-row";
 import { type Draft, useDraft } from "./use-draft";
 import { formOf } from "../../request.server";
 
-export async function loader({ context, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
-  return { kitchen: await kitchenOf(kitchenId), newId: ulid() };
+export function loader({ context, request }: Route.LoaderArgs) {
+  requirePerson(context, request);
+  return { newId: ulid() };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
@@ -35,8 +35,9 @@ Add 2 kg brown stock and juniper. Reduce by half.
 Strain. Whisk in cold butter. Season.`;
 
 export default function FromWords({ loaderData, actionData }: Route.ComponentProps) {
-  const kitchen = useMemo(() => openKitchen(loaderData.kitchen), [loaderData.kitchen]);
-  const [draft, change, forget] = useDraft(loaderData.kitchen);
+  const kitchenData = useKitchenWith();
+  const kitchen = useMemo(() => openKitchen(kitchenData), [kitchenData]);
+  const [draft, change, forget] = useDraft(kitchenData);
   const heard = useMemo(
     () => termsHeard(draft.text.slice(0, LONGEST_RECIPE), kitchen.data.house),
     [draft.text, kitchen],
@@ -67,7 +68,7 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
                 change({
                   type: "said",
                   text: event.currentTarget.value,
-                  kitchen: loaderData.kitchen,
+                  kitchen: kitchenData,
                 })
               }
               className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 leading-relaxed"

@@ -12,7 +12,8 @@ import {
 } from "~/core/formula";
 import { ALLERGENS, type Ingredient } from "~/core/larder";
 import { database, findFormula } from "~/data";
-import { kitchenOf } from "../../kitchen.server";
+import { useKitchenWith } from "../../kitchen/context";
+import { drawnOnBy } from "../../kitchen/kitchen.server";
 import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
 import { IngredientField, IngredientNames } from "../ingredient-field";
@@ -22,13 +23,10 @@ import { DraftPreview } from "./draft-preview";
 import { formOf } from "../../request.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
-  const [kitchen, stored] = await Promise.all([
-    kitchenOf(kitchenId),
-    findFormula(database().db, kitchenId, params.formulaId),
-  ]);
+  const section = requirePerson(context, request);
+  const stored = await findFormula(database().db, section.kitchenId, params.formulaId);
   if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
-  return { kitchen, stored, newId: ulid() };
+  return { drawnOn: await drawnOnBy(section, [stored.document]), stored, newId: ulid() };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
@@ -44,7 +42,8 @@ export const meta: Route.MetaFunction = () => [{ title: "Other main ingredient Â
 /** The same method with another main ingredient: what cannot be known any more is asked. */
 export default function OtherMain({ loaderData, actionData }: Route.ComponentProps) {
   const { stored } = loaderData;
-  const kitchen = useMemo(() => openKitchen(loaderData.kitchen), [loaderData.kitchen]);
+  const kitchenData = useKitchenWith(loaderData.drawnOn);
+  const kitchen = useMemo(() => openKitchen(kitchenData), [kitchenData]);
   const used = useMemo(
     () =>
       [...new Set(linesOf(stored.document).flatMap(l => ("larder" in l.of ? [l.of.larder] : [])))].flatMap(

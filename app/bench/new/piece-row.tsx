@@ -15,7 +15,7 @@ import { InOneForm, TypedField } from "../../ui/typed-field";
 import { STEP_FIELDS } from "../step-field-list";
 import { StepFieldInput, valueOf } from "../step-fields";
 import type { DraftChange, Piece, Verdict } from "./use-draft";
-import { formulaIn } from "~/core/formula";
+import { nameOfFormula } from "~/core/formula";
 
 /** One piece of a recipe: the words, the step they were read as, and what is open about it. */
 export function PieceRow({
@@ -184,4 +184,4 @@ const NAMES = namesIn(BLANK);
 const nameOf = (line: Step["lines"][number], kitchen: Kitchen): string =>
   "larder" in line.of
     ? (kitchen.ingredientById.get(line.of.larder)?.name ?? line.of.larder)
-    : (formulaIn(kitchen.data, line.of.formula)?.name ?? line.of.formula);
+    : (nameOfFormula(kitchen.data, line.of.formula) ?? line.of.formula);

@@ -1,8 +1,9 @@
 import { useMemo, useState } from "react";
 import { Form, Link, data, redirect, useNavigation, useSearchParams } from "react-router";
-import { compareOutcomes, diffFormulas, openKitchen, walk } from "~/core/formula";
+import { type KitchenData, compareOutcomes, diffFormulas, openKitchen, walk } from "~/core/formula";
 import { database, listVersions } from "~/data";
-import { kitchenOf } from "../../kitchen.server";
+import { useKitchenWith } from "../../kitchen/context";
+import { drawnOnBy } from "../../kitchen/kitchen.server";
 import { requirePerson } from "../../people/person.server";
 import { dayOf } from "../../text/format";
 import { Button } from "../../ui/button";
@@ -13,13 +14,14 @@ import { changeVersions } from "./versions.server";
 import { formOf } from "../../request.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
-  const [kitchen, versions] = await Promise.all([
-    kitchenOf(kitchenId),
-    listVersions(database().db, kitchenId, params.formulaId),
-  ]);
+  const section = requirePerson(context, request);
+  const versions = await listVersions(database().db, section.kitchenId, params.formulaId);
   if (!versions.length) throw data("There is no such formula in this kitchen.", { status: 404 });
-  return { kitchen, versions };
+  const drawnOn = await drawnOnBy(
+    section,
+    versions.map(v => v.document),
+  );
+  return { drawnOn, versions };
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {
@@ -39,7 +41,8 @@ const STATE_WORDS = { draft: "", trial: "trial", standard: "standard", retired: 
 type Version = Route.ComponentProps["loaderData"]["versions"][number];
 
 export default function Versions({ loaderData, actionData }: Route.ComponentProps) {
-  const { versions, kitchen } = loaderData;
+  const { versions, drawnOn } = loaderData;
+  const kitchen = useKitchenWith(drawnOn);
   const [query, setQuery] = useSearchParams();
   const newest = versions[0];
   const byNumber = (n: string | null) => versions.find(v => String(v.number) === n);
@@ -218,15 +221,7 @@ function VersionRow({
 }
 
 /** Two versions held against each other: what was changed, and what it does to the pot. */
-function Difference({
-  before,
-  after,
-  kitchen,
-}: {
-  before: Version;
-  after: Version;
-  kitchen: Route.ComponentProps["loaderData"]["kitchen"];
-}) {
+function Difference({ before, after, kitchen }: { before: Version; after: Version; kitchen: KitchenData }) {
   const { changes, rows } = useMemo(() => {
     const opened = openKitchen(kitchen);
     const walks = { before: walk(before.document, opened), after: walk(after.document, opened) };

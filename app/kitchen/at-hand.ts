@@ -1,0 +1,40 @@
+import type { KitchenSnapshot } from "~/data";
+import type { KitchenAtHand, MadeHere } from "./context";
+
+/** Which kitchen a page was made of; null before anybody has said who is cooking. */
+export interface Heads {
+  readonly revision: number | null;
+  readonly namesRevision: number | null;
+}
+
+let latest: (KitchenAtHand & { readonly key: string }) | null = null;
+const keyOf = ({ revision, namesRevision }: Heads): string => `${revision} ${namesRevision}`;
+
+async function read<T>(file: string): Promise<T> {
+  const answer = await fetch(`/kitchen/${file}.json`);
+  if (!answer.ok) throw new TypeError(`The kitchen did not come: ${answer.status}`);
+  return (await answer.json()) as T;
+}
+
+/**
+ * The kitchen at a revision, from the server or from what the browser keeps of it: a revision never changes.
+ * Where it does not come the one before stands; the next page asks again.
+ */
+export async function fetchKitchen(heads: Heads): Promise<KitchenAtHand | null> {
+  if (heads.revision === null || latest?.key === keyOf(heads)) return latest;
+  try {
+    const [snapshot, madeHere] = await Promise.all([
+      latest?.snapshot.revision === heads.revision
+        ? latest.snapshot
+        : read<KitchenSnapshot>(String(heads.revision)),
+      read<MadeHere>(`names-${heads.namesRevision}`),
+    ]);
+    latest = { key: keyOf(heads), snapshot, madeHere };
+  } catch (error) {
+    if (!latest) throw error;
+  }
+  return latest;
+}
+
+/** What was fetched last. */
+export const kitchenAtHand = (): KitchenAtHand | null => latest;

@@ -1,0 +1,104 @@
+import { type FormulaDocument, type KitchenData, linesOf } from "~/core/formula";
+import {
+  type KitchenSnapshot,
+  database,
+  documentsOf,
+  formulaNames,
+  listFormulas,
+  readSnapshot,
+} from "~/data";
+import type { Section } from "../context.server";
+import type { MadeHere } from "./context";
+
+/** Whose kitchen, and how often it has changed: enough to know whether what this process keeps is of now. */
+type Head = Pick<Section, "kitchenId" | "revision" | "namesRevision">;
+
+/** Some of the latest are kept: a page that was sent a moment ago asks for the one it was made of. */
+const MOST_KEPT = 6;
+
+/**
+ * What a process has read and parsed, by kitchen and revision. The database is asked for the number only; a change made by
+ * another process is seen at the next request.
+ */
+function keeper<T>(read: (kitchenId: string) => Promise<T>) {
+  const kept = new Map<string, Promise<T>>();
+  return {
+    now(kitchenId: string, revision: number): Promise<T> {
+      const key = `${kitchenId} ${revision}`;
+      const known = kept.get(key);
+      if (known) return known;
+      const found = read(kitchenId);
+      kept.set(key, found);
+      found.catch(() => kept.delete(key));
+      for (const oldest of kept.keys()) {
+        if (kept.size <= MOST_KEPT) break;
+        kept.delete(oldest);
+      }
+      return found;
+    },
+    known: (kitchenId: string, revision: number): Promise<T> | undefined =>
+      kept.get(`${kitchenId} ${revision}`),
+  };
+}
+
+const snapshots = keeper(async (kitchenId): Promise<KitchenSnapshot> => {
+  const found = await readSnapshot(database().db, kitchenId);
+  if (!found) throw new Response("This kitchen is not here any more.", { status: 404 });
+  return found;
+});
+const names = keeper((kitchenId): Promise<MadeHere> => formulaNames(database().db, kitchenId));
+
+/** Larder, kit, air and facts of the request. */
+export const snapshotOf = ({ kitchenId, revision }: Head): Promise<KitchenSnapshot> =>
+  snapshots.now(kitchenId, revision);
+
+/** What the kitchen’s formulas are called. */
+export const madeHereOf = ({ kitchenId, namesRevision }: Head): Promise<MadeHere> =>
+  names.now(kitchenId, namesRevision);
+
+/** A snapshot or list of names that a page was made of, if this process still has it. */
+export const keptSnapshot = snapshots.known;
+export const keptNames = names.known;
+
+/** Every formula that some draw on, and those draw on in turn, by id. */
+export async function drawnOnBy(
+  { kitchenId }: Head,
+  documents: readonly FormulaDocument[],
+): Promise<Record<string, FormulaDocument>> {
+  const drawn: Record<string, FormulaDocument> = {};
+  let wanted = idsIn(documents);
+  while (wanted.length) {
+    const found = await documentsOf(database().db, kitchenId, wanted);
+    Object.assign(drawn, found);
+    wanted = idsIn(Object.values(found)).filter(id => !Object.hasOwn(drawn, id));
+  }
+  return drawn;
+}
+
+const idsIn = (documents: readonly FormulaDocument[]): string[] => [
+  ...new Set(documents.flatMap(linesOf).flatMap(line => ("formula" in line.of ? [line.of.formula] : []))),
+];
+
+type Demo = { readonly demo: boolean };
+
+/** The kitchen of the request with what some formulas draw on: all that walking them needs. */
+export async function kitchenFor(
+  head: Head,
+  documents: readonly FormulaDocument[],
+): Promise<KitchenData & Demo> {
+  const [snapshot, madeHere, formulas] = await Promise.all([
+    snapshotOf(head),
+    madeHereOf(head),
+    drawnOnBy(head, documents),
+  ]);
+  return { ...snapshot, madeHere, formulas };
+}
+
+/** The kitchen with every formula it has: for what goes out whole, and for what looks through all of them. */
+export async function wholeKitchen(head: Head): Promise<KitchenData & Demo> {
+  const [snapshot, { formulas }] = await Promise.all([
+    snapshotOf(head),
+    listFormulas(database().db, head.kitchenId, { most: 100_000 }),
+  ]);
+  return { ...snapshot, formulas: Object.fromEntries(formulas.map(f => [f.id, f.document])) };
+}
