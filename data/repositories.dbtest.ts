@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { ulid } from "ulid";
-import { openKitchen, withBase } from "../core/formula";
+import { openKitchen, atSize } from "../core/formula";
 import { g } from "../core/quantity";
 import { type RunEvent, type RunPayload, batchRecord, fold } from "../core/run";
 import { STOCK_ID } from "../demo/formulas";
@@ -63,7 +63,7 @@ const save = async (massG: number, rowVersion: number, personId = "noor") =>
     kitchenId: KITCHEN_ID,
     id: STOCK_ID,
     rowVersion,
-    document: withBase((await stock()).document, g(massG)),
+    document: atSize((await stock()).document, g(massG)),
     personId,
     now: NOW,
   });

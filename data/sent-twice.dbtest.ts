@@ -1,7 +1,7 @@
 import { count, eq } from "drizzle-orm";
 import { ulid } from "ulid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { withBase } from "../core/formula";
+import { atSize } from "../core/formula";
 import { g } from "../core/quantity";
 import { type RunEvent } from "../core/run";
 import { STOCK_ID } from "../demo/formulas";
@@ -89,7 +89,7 @@ describe("an answer that got lost doubles nothing", () => {
         ...change,
         id: STOCK_ID,
         rowVersion: before.rowVersion,
-        document: withBase(before.document, g(massG)),
+        document: atSize(before.document, g(massG)),
       });
     expect((await send(6100))?.ok).toBe(true);
     expect(await send(6100)).toMatchObject({ ok: true, saved: { rowVersion: before.rowVersion + 1 } });

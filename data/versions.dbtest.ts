@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { withBase } from "../core/formula";
+import { atSize } from "../core/formula";
 import { g } from "../core/quantity";
 import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";
 import { loadDemo } from "../demo/load";
@@ -52,7 +52,7 @@ test("C161 a kept version stays as it is, the next edit is a new one, and both c
     kitchenId: KITCHEN_ID,
     id: ID,
     rowVersion: (await current()).rowVersion,
-    document: withBase(first.document, g(4000)),
+    document: atSize(first.document, g(4000)),
     personId: "tomas",
     now: NOW,
   });

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from "react";
 import { Form, useActionData, useNavigation } from "react-router";
-import { type Kitchen, type Walk, withBase } from "~/core/formula";
+import { type Kitchen, type Walk, atSize } from "~/core/formula";
 import { familyById } from "~/core/families";
 import { g, printDuration, printNumber } from "~/core/quantity";
 import { BURNER_CLASSES, FLAT_TOPS } from "~/core/reduction";
@@ -70,7 +70,7 @@ export function BenchHeader({
         label={`from ${document.base.name}`}
         shown={`${printNumber(document.base.massG / 1000, 2)} kg`}
         read={readMass("The base", "kg")}
-        onRead={massG => edit(d => withBase(d, g(massG)), "base")}
+        onRead={massG => edit(d => atSize(d, g(massG)), "base")}
         width="w-28"
         look="h-7.5 border-b-2 !border-copper bg-transparent font-display text-xl font-semibold text-copper"
       />

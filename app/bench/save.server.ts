@@ -1,8 +1,7 @@
 import { isValid, ulid } from "ulid";
 import { z } from "zod";
-import { nameOfFormula, openKitchen, readFormula, walk, withBase } from "~/core/formula";
+import { nameOfFormula, openKitchen, readFormula, walk } from "~/core/formula";
 import { roomOn } from "~/core/kit";
-import { g } from "~/core/quantity";
 import { database, findFormula, liveRuns, saveFormula, startRun } from "~/data";
 import { kitchenFor } from "../kitchen/kitchen.server";
 import type { SectionWithPerson } from "../people/person.server";
@@ -83,10 +82,7 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
       problem: `${name}${onIt.length > 1 ? ` and ${onIt.length - 1} more` : ""} cooks on ${burner.name} already. Choose another burner, or press again to put this beside it.`,
     };
   }
-  const walked = walk(
-    withBase(stored.document, g(stored.document.base.massG)),
-    openKitchen(kitchen, {}, burner.id),
-  );
+  const walked = walk(stored.document, openKitchen(kitchen, {}, burner.id));
   const stops = walked.problems[0];
   if (stops) return { problem: `It cannot be cooked as it stands: ${stops.message}` };
   if (!walked.states.length) return { problem: "There is no step to cook yet. Add one first." };

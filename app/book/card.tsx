@@ -3,9 +3,9 @@ import { Form, data } from "react-router";
 import {
   type FormulaDocument,
   type StateAfterStep,
+  atSize,
   labelOf,
   misnamed,
-  multiply,
   namesIn,
   openKitchen,
   relationInWords,
@@ -37,10 +37,10 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   if (!version) throw data("There is no such card in the Book.", { status: 404 });
   const kitchen = await kitchenFor(section, [version.document]);
   const asked = new URL(request.url).searchParams.get("base");
-  const size = asked === null ? null : readMass("The batch size")(asked);
+  const size = asked === null ? null : readMass("The batch size", "kg")(asked);
   const batches = await batchesOf(db, version.versionId);
   const baseG = size?.ok ? size.value : (batches[0]?.baseG ?? version.document.base.massG);
-  const document = multiply(version.document, baseG / version.document.base.massG);
+  const document = atSize(version.document, g(baseG));
   const intervals = await intervalsInPool(document, kitchen);
   return {
     formulas: kitchen.formulas,

@@ -3,11 +3,12 @@ import type { ComponentProps } from "react";
 import { createRoutesStub } from "react-router";
 import { afterEach, describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "~/core/families/testing";
-import { type FormulaDocument, kindOf, multiply, openKitchen, walk } from "~/core/formula";
+import { type FormulaDocument, kindOf, openKitchen, walk } from "~/core/formula";
 import { type Display, USUAL_DISPLAY } from "~/core/house";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { words } from "../bench/panels/testing";
 import Card from "./card";
+import { multiply } from "~/core/formula/scaling/multiply";
 
 afterEach(cleanup);
 

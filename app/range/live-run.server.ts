@@ -1,5 +1,6 @@
-import { multiply, openKitchen, walk } from "~/core/formula";
+import { atSize, openKitchen, walk } from "~/core/formula";
 import type { FormulaDocument, KitchenData } from "~/core/formula";
+import { g } from "~/core/quantity";
 import { type StepBand, type RunEvent, UNKNOWN_BAND, fold, stepBand } from "~/core/run";
 import { intervalsInPool } from "../workers/pool.server";
 import { type StoredFormula, type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";
@@ -34,7 +35,7 @@ async function loadLiveRun(
   kitchen: KitchenData,
 ): Promise<LiveRun | null> {
   if (!version) return null;
-  const document = multiply(version.document, run.baseG / version.document.base.massG);
+  const document = atSize(version.document, g(run.baseG));
   return {
     run,
     versionNumber: version.number,

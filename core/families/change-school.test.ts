@@ -1,16 +1,9 @@
 import { describe, expect, test } from "vitest";
-import {
-  type FormulaDocument,
-  STEP_KINDS,
-  linesOf,
-  multiply,
-  openKitchen,
-  updateStep,
-  walk,
-} from "../formula";
+import { type FormulaDocument, STEP_KINDS, linesOf, openKitchen, updateStep, walk } from "../formula";
 import { valueOf } from "../result";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { FAMILIES, changeSchool, formulaOf } from ".";
+import { multiply } from "../formula/scaling/multiply";
 
 const kitchen = openKitchen(DEMO_KITCHEN);
 const template = { boilsC: kitchen.boilsC, demiGlace: { to: 0.5, bound: false } };

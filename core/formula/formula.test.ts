@@ -23,7 +23,7 @@ import {
   updateLine,
   updateStep,
   walk,
-  withBase,
+  atSize,
 } from ".";
 import { kitchen, stock, line, share, blank, adding, amounts } from "./testing";
 
@@ -42,7 +42,7 @@ describe("C1 lines as shares of a base", () => {
     ]);
   });
   test("C1 at 3 100 g: 868, 279, 34.1 g", () => {
-    const at = amounts(withBase(puree, g(3100)));
+    const at = amounts(atSize(puree, g(3100)));
     expect([at.yolk?.massG, at.oil?.massG, at.salt?.massG].map(m => Number(m?.toFixed(1)))).toEqual([
       868, 279, 34.1,
     ]);
@@ -149,7 +149,7 @@ describe("C172 scaling", () => {
     expect(!refused.ok && refused.problems[0]?.message).toContain("is the most");
   });
   test("what hangs on the base follows it in proportion", () => {
-    const [small, large] = [amounts(withBase(stock, g(6000))), amounts(withBase(stock, g(8600)))];
+    const [small, large] = [amounts(atSize(stock, g(6000))), amounts(atSize(stock, g(8600)))];
     for (const id of ["carcass", "onion", "fond-water"])
       expect((large[id]?.massG ?? 0) / (small[id]?.massG ?? 1)).toBeCloseTo(8600 / 6000, 9);
   });

@@ -53,7 +53,6 @@ export {
   bonesNeeded,
   factorByIngredient,
   massForCovers,
-  withBase,
 } from "./scaling/yield";
 export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
 export type { Askable, ExplainedInput, Explanation } from "./explanation";
@@ -80,7 +79,8 @@ export {
 export { type LineAmount, reachOf } from "./line-amounts";
 export { type FormulaMoved, type Moved, brandChange, formulasUsing } from "./brand-change";
 export { type WorkedOut, takeSum } from "./take-sum";
-export { multiply, withLineMass } from "./scaling/multiply";
+export { atSize } from "./scaling/at-size";
+export { withLineMass } from "./scaling/multiply";
 export { type ScaleClass, firstDoseShare, scaleClassOf } from "./scaling/doses";
 export { BOWL_FILL, bowlBatches, scaleEvaporation } from "./scaling/evaporation";
 export { largestRemainder, resolutionOf, roundToScales } from "./scaling/rounding";

@@ -2,18 +2,10 @@ import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { FAMILIES, type Family, formulaOf } from "../families";
 import { EVERY_FORMULA } from "../families/testing";
-import {
-  type FormulaDocument,
-  blankFormula,
-  multiply,
-  openKitchen,
-  prepList,
-  saltLedger,
-  saltOfParts,
-  walk,
-} from ".";
+import { type FormulaDocument, blankFormula, openKitchen, prepList, saltLedger, saltOfParts, walk } from ".";
 import { fixed, kitchen, line, stock } from "./testing";
 import { STOCK_ID } from "../../demo/formulas";
+import { multiply } from "./scaling/multiply";
 
 const adding = (name: string, massG: number, lines: FormulaDocument["steps"][number]["lines"]) => ({
   ...blankFormula(name, { name: "base", massG }),

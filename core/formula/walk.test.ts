@@ -16,12 +16,12 @@ import {
   traceOf,
   updateStep,
   walk,
-  withBase,
+  atSize,
 } from ".";
 import { kitchen, stock, glace, line, share, blank, adding } from "./testing";
 
 describe("the walk of the demo stock at 8.6 kg", () => {
-  const walked = walk(withBase(stock, g(8600)), kitchen, { trace: true });
+  const walked = walk(atSize(stock, g(8600)), kitchen, { trace: true });
   test("reaches the end, every step with a state", () => {
     expect(walked.problems).toEqual([]);
     expect(walked.states).toHaveLength(stock.steps.length);
@@ -130,10 +130,10 @@ describe("what cannot be walked says why and where", () => {
       field: "steps.0.vesselId",
     });
     expect(first(blank(100, [STEP_KINDS.cover.blank("c")]))).toMatchObject({ code: "EMPTY" });
-    expect(first(withBase(stock, g(60_000)))).toMatchObject({ code: "NOTHING_FITS" });
+    expect(first(atSize(stock, g(60_000)))).toMatchObject({ code: "NOTHING_FITS" });
   });
   test("the steps before the trouble still stand", () => {
-    const walked = walk(withBase(stock, g(60_000)), kitchen);
+    const walked = walk(atSize(stock, g(60_000)), kitchen);
     expect(walked.states).toHaveLength(4);
     expect(walked.problems[0]?.field.startsWith("steps.4")).toBe(true);
   });

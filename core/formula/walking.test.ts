@@ -1,7 +1,7 @@
 import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect, test, vi } from "vitest";
 import { g } from "../quantity";
-import { WalkCache, beginWalk, walk, withBase } from ".";
+import { WalkCache, beginWalk, walk, atSize } from ".";
 import { adding, blank, fixed, kitchen, line, share, stock } from "./testing";
 
 /** The demo stock without what is counted on its yield. */
@@ -113,8 +113,8 @@ describe("a walk that goes as far as it is looked at", () => {
     "from the yield of another size it finds the same yield as from nothing",
     (before, after) => {
       const cache = new WalkCache();
-      walk(withBase(stock, g(before)), kitchen, { cache });
-      const document = withBase(stock, g(after));
+      walk(atSize(stock, g(before)), kitchen, { cache });
+      const document = atSize(stock, g(after));
       const [warm, cold] = [walk(document, kitchen, { cache }), walk(document, kitchen)];
       expect(warm.finishedMl / cold.finishedMl).toBeCloseTo(1, 7);
       warm.states.forEach((state, i) =>

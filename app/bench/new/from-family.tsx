@@ -2,7 +2,7 @@ import { useMemo, useState } from "react";
 import { Form, Link, data } from "react-router";
 import { ulid } from "ulid";
 import { familyById, formulaOf, schoolsOf } from "~/core/families";
-import { openKitchen, withBase } from "~/core/formula";
+import { openKitchen, atSize } from "~/core/formula";
 import { g, printNumber } from "~/core/quantity";
 import { useKitchenWith } from "../../kitchen/context";
 import { requirePerson } from "../../people/person.server";
@@ -43,7 +43,7 @@ export default function FromFamily({ loaderData, actionData }: Route.ComponentPr
     if (!family) return null;
     const template = { boilsC: kitchen.boilsC, demiGlace: kitchen.data.house.demiGlace };
     const usual = formulaOf(family, taken, template, name.trim() || family.name);
-    return baseG === null ? usual : withBase(usual, g(baseG));
+    return baseG === null ? usual : atSize(usual, g(baseG));
   }, [family, kitchen, taken, name, baseG]);
   if (!family || !document) return null;
   const schools = schoolsOf(family, taken);

@@ -1,9 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "../../families/testing";
 import { valueOf } from "../../result";
-import { type FormulaDocument, type Scaled, multiply, scaleFormula } from "..";
+import { type FormulaDocument, type Scaled, scaleFormula } from "..";
 import { adding, blank, fixed, kitchen, line } from "../testing";
 import { DEMO_FORMULAS } from "../../../demo/formulas";
+import { multiply } from "./multiply";
 
 const times = (document: FormulaDocument, factor: number): Scaled =>
   valueOf(scaleFormula(document, kitchen, { by: "factor", factor }));

@@ -1,14 +1,9 @@
 import { type Grams, type Millilitres, g, ml, printNumber } from "../../quantity";
 import { type Result, checkNumber, ok, refuse } from "../../result";
 import type { FormulaDocument } from "../document";
+import { atSize } from "./at-size";
 import type { Kitchen } from "../kitchen";
 import { type Walk, walk } from "../walk";
-
-/** The same formula from another weight of its base; the relations do the rest. */
-export const withBase = (document: FormulaDocument, massG: Grams): FormulaDocument => ({
-  ...document,
-  base: { ...document.base, massG },
-});
 
 /**
  * Factor by the limiting ingredient: "I have 6.4 kg".
@@ -55,7 +50,7 @@ export function baseForYield(
   if (problems.length) return refuse(...problems);
   const made = (w: Walk) => ("ml" in wanted ? w.finishedMl : w.finishedG);
   const attempt = (massG: number) => {
-    const scaled = withBase(document, g(massG));
+    const scaled = atSize(document, g(massG));
     const walked = walk(scaled, kitchen);
     return { scaled, walked, yields: walked.problems.length ? null : made(walked) };
   };
