@@ -17,9 +17,9 @@ import { Wordmark } from "./ui/wordmark";
 export async function loader({ context, request }: Route.LoaderArgs) {
   const section = requirePerson(context, request);
   const now = Date.now();
-  const { runs, kitchen } = await loadLiveRuns(section);
-  const onFire = runs.map(live => {
-    const state = foldLive(live, kitchen);
+  const onFire = (await loadLiveRuns(section)).map(loaded => {
+    const { live, kitchen } = loaded;
+    const state = foldLive(loaded);
     const step = state.steps[state.current];
     const forecast = forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
     const words = forecast

@@ -20,6 +20,8 @@ export interface StoredFormula {
   readonly editedBy: string;
   readonly editedAt: Date;
   readonly frozen: boolean;
+  /** What it was walked in when it was kept or first cooked. */
+  readonly basisHash: string | null;
   /** Why this version was kept, restored or branched. */
   readonly reason: string | null;
   readonly parentId: string | null;
@@ -40,6 +42,7 @@ const joined = (db: Queries) =>
       editedBy: person.name,
       editedAt: formulaVersion.editedAt,
       frozenAt: formulaVersion.frozenAt,
+      basisHash: formulaVersion.basisHash,
       reason: formulaVersion.reason,
       parentId: formulaVersion.parentId,
       current: formula.currentVersionId,

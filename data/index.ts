@@ -22,6 +22,7 @@ export {
   listVersions,
   saveFormula,
 } from "./formulas";
+export { findForecast, keepForecast, readBasis } from "./basis";
 export { addBodyReading, undoBodyReading } from "./body-readings";
 export { bringInVersion, goOnFrom, keepVersion } from "./versions";
 export {

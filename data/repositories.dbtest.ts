@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { ulid } from "ulid";
-import { openKitchen, atSize } from "../core/formula";
+import { atSize, basisOf, openKitchen } from "../core/formula";
 import { g } from "../core/quantity";
 import { type RunEvent, type RunPayload, batchRecord, fold } from "../core/run";
 import { STOCK_ID } from "../demo/formulas";
@@ -161,6 +161,7 @@ describe("runs", () => {
       burnerId: "plate-hot",
       personId: "tomas",
       now: NOW,
+      basis: basisOf(document, DEMO_KITCHEN),
     });
     return { runId, versionId, document };
   };

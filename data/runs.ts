@@ -1,7 +1,9 @@
 import { and, asc, count, desc, eq, inArray, isNull } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type BatchRecord, type RunEvent, type WeighedLine, runEventSchema, standing } from "../core/run";
+import type { KitchenData } from "../core/formula";
 import { recordAudit } from "./audit";
+import { keepBasis } from "./basis";
 import type { Database, Queries } from "./connection";
 import { inserted, isDeadlock, isDuplicate } from "./database-errors";
 import { batch, formulaVersion, person, run, runEvent } from "./schema";
@@ -16,6 +18,8 @@ export interface StoredRun {
   readonly startedBy: string;
   readonly startedAt: Date;
   readonly finishedAt: Date | null;
+  /** What it is walked in; `null` for a run from before that was kept. */
+  readonly basisHash: string | null;
 }
 
 const columns = {
@@ -27,6 +31,7 @@ const columns = {
   startedBy: person.name,
   startedAt: run.startedAt,
   finishedAt: run.finishedAt,
+  basisHash: run.basisHash,
 };
 
 /**
@@ -44,10 +49,23 @@ export async function startRun(
     burnerId: string;
     personId: string;
     now: Date;
+    /** What it is walked in from now on: all that `basisOf` finds. */
+    basis: KitchenData;
   },
 ): Promise<string> {
-  const { id = ulid(), kitchenId, formulaId, formulaVersionId, baseG, burnerId, personId, now } = input;
+  const {
+    id = ulid(),
+    kitchenId,
+    formulaId,
+    formulaVersionId,
+    baseG,
+    burnerId,
+    personId,
+    now,
+    basis,
+  } = input;
   await db.transaction(async tx => {
+    const basisHash = await keepBasis(tx, basis);
     const made = await inserted(
       tx.insert(run).values({
         id,
@@ -58,6 +76,7 @@ export async function startRun(
         burnerId,
         startedBy: personId,
         startedAt: now,
+        basisHash,
       }),
     );
     if (!made) return;
@@ -65,6 +84,10 @@ export async function startRun(
       .update(formulaVersion)
       .set({ frozenAt: now })
       .where(and(eq(formulaVersion.id, formulaVersionId), isNull(formulaVersion.frozenAt)));
+    await tx
+      .update(formulaVersion)
+      .set({ basisHash })
+      .where(and(eq(formulaVersion.id, formulaVersionId), isNull(formulaVersion.basisHash)));
     await tx.insert(runEvent).values({
       id: ulid(),
       runId: id,

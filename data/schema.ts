@@ -27,6 +27,16 @@ const id = () => varchar({ length: 40 });
 const instant = () => datetime({ fsp: 3, mode: "date" });
 
 /** Every aggregate belongs to a kitchen. Times are UTC. */
+/** Hashes of the parts of a basis, by the list of the kitchen they stand in. */
+export interface FrozenParts {
+  readonly figures: string;
+  readonly ingredients: readonly string[];
+  readonly vessels: readonly string[];
+  readonly burners: readonly string[];
+  readonly appliances: readonly string[];
+  readonly formulas: Readonly<Record<string, string>>;
+}
+
 export const kitchen = mysqlTable("kitchen", {
   id: id().primaryKey(),
   name: varchar({ length: 120 }).notNull(),
@@ -137,6 +147,25 @@ export const appliance = mysqlTable(
   t => [primaryKey({ columns: [t.kitchenId, t.id] })],
 );
 
+/** Something a walk has read, as it was then: each content once, by its hash. Never changed, never read but by that. */
+export const frozenPart = mysqlTable("frozen_part", {
+  hash: char({ length: 43 }).primaryKey(),
+  body: json<unknown>()().notNull(),
+});
+
+/** What runs and versions were walked in: hashes of its parts, by its own. */
+export const frozenBasis = mysqlTable("frozen_basis", {
+  hash: char({ length: 43 }).primaryKey(),
+  parts: json<FrozenParts>()().notNull(),
+});
+
+/** What was worked out at length, by the hash of all it was worked out from. */
+export const forecast = mysqlTable("forecast", {
+  hash: char({ length: 43 }).primaryKey(),
+  body: json<unknown>()().notNull(),
+  at: instant().notNull(),
+});
+
 export const formula = mysqlTable("formula", {
   id: id().primaryKey(),
   kitchenId: id()
@@ -169,6 +198,8 @@ export const formulaVersion = mysqlTable(
     editedAt: instant().notNull(),
     /** Set when a run has used it: from then on it does not change. */
     frozenAt: instant(),
+    /** What it was walked in when it was kept or first cooked. */
+    basisHash: char({ length: 43 }),
   },
   t => [unique().on(t.formulaId, t.number)],
 );
@@ -193,6 +224,8 @@ export const run = mysqlTable(
       .references(() => person.id),
     startedAt: instant().notNull(),
     finishedAt: instant(),
+    /** What it is walked in, whatever the kitchen becomes. */
+    basisHash: char({ length: 43 }),
   },
   t => [index("run_by_end").on(t.kitchenId, t.finishedAt)],
 );

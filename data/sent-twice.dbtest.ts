@@ -1,11 +1,11 @@
 import { count, eq } from "drizzle-orm";
 import { ulid } from "ulid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { atSize } from "../core/formula";
+import { atSize, basisOf } from "../core/formula";
 import { g } from "../core/quantity";
 import { type RunEvent } from "../core/run";
 import { STOCK_ID } from "../demo/formulas";
-import { KITCHEN_ID } from "../demo/kitchen";
+import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";
 import { loadDemo } from "../demo/load";
 import {
   type Connection,
@@ -43,7 +43,7 @@ const stock = async () => {
   return found;
 };
 const onTheFire = async (id: string) => {
-  const { versionId } = await stock();
+  const { versionId, document } = await stock();
   const run = {
     ...change,
     id,
@@ -51,6 +51,7 @@ const onTheFire = async (id: string) => {
     formulaVersionId: versionId,
     baseG: 8000,
     burnerId: "open-1",
+    basis: basisOf(document, DEMO_KITCHEN),
   };
   return startRun(connection.db, run);
 };

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { atSize } from "../core/formula";
+import { type FormulaDocument, atSize, basisOf } from "../core/formula";
 import { g } from "../core/quantity";
 import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";
 import { loadDemo } from "../demo/load";
@@ -41,6 +41,7 @@ const common = async (reason: string) => ({
   reason,
   personId: "ilse",
   now: NOW,
+  basis: (document: FormulaDocument) => basisOf(document, DEMO_KITCHEN),
 });
 
 test("C161 a kept version stays as it is, the next edit is a new one, and both can be gone on from", async () => {

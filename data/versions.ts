@@ -1,7 +1,8 @@
 import { eq, and } from "drizzle-orm";
 import { ulid } from "ulid";
-import type { FormulaDocument } from "../core/formula";
+import type { FormulaDocument, KitchenData } from "../core/formula";
 import { recordAudit } from "./audit";
+import { keepBasis } from "./basis";
 import type { Queries, Transacting } from "./connection";
 import {
   type SaveOutcome,
@@ -26,12 +27,17 @@ interface VersionInput {
 /**
  * Keeps the formula as it stands as a version with its reason: from now on it does not change, the next edit makes a
  * new one. Nothing happens when somebody saved meanwhile; their version comes back.
+ * @param input.basis what a document is walked in, kept with it
  */
-export async function keepVersion(db: Transacting, input: VersionInput): Promise<SaveOutcome | null> {
+export async function keepVersion(
+  db: Transacting,
+  input: VersionInput & { readonly basis: (document: FormulaDocument) => KitchenData },
+): Promise<SaveOutcome | null> {
   return changeVersion(db, input, "formula.kept", async (tx, current) => {
+    const basisHash = current.basisHash ?? (await keepBasis(tx, input.basis(current.document)));
     await tx
       .update(formulaVersion)
-      .set({ reason: input.reason, frozenAt: input.now })
+      .set({ reason: input.reason, frozenAt: input.now, basisHash })
       .where(eq(formulaVersion.id, current.versionId));
   });
 }

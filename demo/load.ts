@@ -1,3 +1,4 @@
+import { type FormulaDocument, basisOf } from "../core/formula";
 import {
   type Database,
   bringInVersion,
@@ -30,6 +31,8 @@ export async function loadDemo(db: Database, now: Date): Promise<boolean> {
           currency: CURRENCY,
           source: { mark: "E", text: "demo price, invented" },
         });
+    const basis = (document: FormulaDocument) =>
+      basisOf(document, { ...DEMO_KITCHEN, formulas: DEMO_FORMULAS });
     for (const [id, document] of Object.entries(DEMO_FORMULAS)) {
       const common = { id, kitchenId: KITCHEN_ID, personId: "tomas", now };
       const earlier = EARLIER_VERSIONS[id];
@@ -39,7 +42,7 @@ export async function loadDemo(db: Database, now: Date): Promise<boolean> {
       }
       const then = new Date(now.getTime() - earlier.daysAgo * DAY_MS);
       await insertFormula(tx, { ...common, document: earlier.document, now: then });
-      await keepVersion(tx, { ...common, rowVersion: 1, reason: earlier.kept, now: then });
+      await keepVersion(tx, { ...common, rowVersion: 1, reason: earlier.kept, now: then, basis });
       await bringInVersion(tx, { ...common, document, reason: earlier.changedBecause });
     }
     return true;

@@ -66,12 +66,9 @@ export async function action({ context, params, request }: Route.ActionArgs): Pr
     body.data.events.some(e => e.payload.kind === "finished" || e.payload.kind === "undone") ||
     run.finishedAt
   ) {
-    const {
-      runs: [live],
-      kitchen,
-    } = await loadRuns(section, [run]);
-    if (live) {
-      const state = foldLive(live, kitchen);
+    const [loaded] = await loadRuns(section, [run]);
+    if (loaded) {
+      const state = foldLive(loaded);
       const record: BatchRecord = batchRecord(state);
       const finishedAt = state.finishedAt === null ? null : new Date(state.finishedAt);
       await closeRun(db, {

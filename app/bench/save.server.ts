@@ -1,6 +1,6 @@
 import { isValid, ulid } from "ulid";
 import { z } from "zod";
-import { nameOfFormula, openKitchen, readFormula, walk } from "~/core/formula";
+import { basisOf, nameOfFormula, openKitchen, readFormula, walk } from "~/core/formula";
 import { roomOn } from "~/core/kit";
 import { database, findFormula, liveRuns, saveFormula, startRun } from "~/data";
 import { kitchenFor } from "../kitchen/kitchen.server";
@@ -95,6 +95,7 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
     burnerId: burner.id,
     personId: section.person.id,
     now: new Date(),
+    basis: basisOf(stored.document, kitchen, burner.id),
   });
   return { runId };
 }

@@ -1,8 +1,12 @@
 import { Printer } from "lucide-react";
-import { Form, data } from "react-router";
+import { useMemo } from "react";
+import { Form, Link, data } from "react-router";
 import {
   type FormulaDocument,
   type StateAfterStep,
+  basisFrom,
+  changedSince,
+  deltaOf,
   atSize,
   labelOf,
   misnamed,
@@ -18,8 +22,8 @@ import { ALLERGENS } from "~/core/larder";
 import { g, printDuration, printKilograms, printMass, printNumber, printVolume } from "~/core/quantity";
 import { batchesOf, database, findVersion, saveDisplay } from "~/data";
 import type { Route } from "./+types/card";
-import { useKitchenWith } from "../kitchen/context";
-import { kitchenFor } from "../kitchen/kitchen.server";
+import { useKitchen } from "../kitchen/context";
+import { basisAt, kitchenFor } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { bandText, daysText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
@@ -35,15 +39,23 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { db } = database();
   const version = await findVersion(db, kitchenId, params.versionId);
   if (!version) throw data("There is no such card in the Book.", { status: 404 });
-  const kitchen = await kitchenFor(section, [version.document]);
-  const asked = new URL(request.url).searchParams.get("base");
+  const [today, kept] = await Promise.all([
+    kitchenFor(section, [version.document]),
+    version.basisHash ? basisAt(version.basisHash) : null,
+  ]);
+  const query = new URL(request.url).searchParams;
+  const asOfToday = query.get("in") === "today";
+  const kitchen = asOfToday || !kept ? today : kept;
+  const asked = query.get("base");
   const size = asked === null ? null : readMass("The batch size", "kg")(asked);
   const batches = await batchesOf(db, version.versionId);
   const baseG = size?.ok ? size.value : (batches[0]?.baseG ?? version.document.base.massG);
   const document = atSize(version.document, g(baseG));
   const intervals = await intervalsInPool(document, kitchen);
   return {
-    formulas: kitchen.formulas,
+    basis: deltaOf(kitchen, today),
+    asOfToday,
+    since: kept ? changedSince(kept, today, today.formulas) : [],
     version: { ...version, document },
     baseG,
     asked,
@@ -74,8 +86,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function Card({ loaderData }: Route.ComponentProps) {
-  const { formulas, version, batches, intervals, refusal, asked, display } = loaderData;
-  const kitchen = useKitchenWith(formulas);
+  const { basis, asOfToday, since, version, batches, intervals, refusal, asked, display } = loaderData;
+  const today = useKitchen();
+  const kitchen = useMemo(() => basisFrom(basis, today), [basis, today]);
   const { document } = version;
   const opened = openKitchen(kitchen);
   const walked = walk(document, opened);
@@ -123,7 +136,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
             <h1 className="text-3xl">{document.name}</h1>
             <p className="text-sm text-faded">
               {kitchen.name}
-              {kitchen.demo && " · DEMO, invented"} · version {version.number} · {version.editedBy},{" "}
+              {today.demo && " · DEMO, invented"} · version {version.number} · {version.editedBy},{" "}
               {dayOf(version.editedAt, kitchen.timeZone)}
             </p>
           </div>
@@ -140,6 +153,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
             </Figure>
           </dl>
         </header>
+        <SinceThen since={since} asOfToday={asOfToday} base={asked} />
         {walked.problems.map(problem => (
           <p key={problem.code + problem.message} role="alert" className="mt-3 text-beet">
             ✕ At this size: {problem.message}
@@ -230,6 +244,35 @@ export default function Card({ loaderData }: Route.ComponentProps) {
     </main>
   );
 }
+
+/** A card says what it said when it was kept. What has changed in the kitchen since is said in one line. */
+function SinceThen({
+  since,
+  asOfToday,
+  base,
+}: {
+  since: readonly string[];
+  asOfToday: boolean;
+  base: string | null;
+}) {
+  if (!since.length) return null;
+  const query = new URLSearchParams({ ...(base && { base }), ...(!asOfToday && { in: "today" }) });
+  const shown = since.slice(0, MOST_SINCE).join(", ");
+  const more = since.length - MOST_SINCE;
+  return (
+    <p className="no-print mt-3 rounded-md bg-saffron-wash px-3 py-2 text-sm">
+      <strong>{asOfToday ? "In the kitchen of today." : "As it was kept."}</strong> Changed in the kitchen
+      since: {shown}
+      {more > 0 && ` and ${more} more`}.{" "}
+      <Link to={`?${query.toString()}`} className="text-copper underline underline-offset-4">
+        {asOfToday ? "Show it as it was kept" : "Compare: show it in the kitchen of today"}
+      </Link>
+    </p>
+  );
+}
+
+/** So many changes are named; the others are counted. */
+const MOST_SINCE = 5;
 
 function relationOf(lineId: string, document: FormulaDocument, state: StateAfterStep): string {
   const line = document.steps.flatMap(step => step.lines).find(l => l.id === lineId);

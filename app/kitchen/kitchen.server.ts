@@ -5,6 +5,7 @@ import {
   documentsOf,
   formulaNames,
   listFormulas,
+  readBasis,
   readSnapshot,
 } from "~/data";
 import type { Section } from "../context.server";
@@ -92,6 +93,21 @@ export async function kitchenFor(
     drawnOnBy(head, documents),
   ]);
   return { ...snapshot, madeHere, formulas };
+}
+
+/** What never changes is kept as long as there is room. */
+const MOST_BASES = 200;
+const bases = new Map<string, Promise<KitchenData>>();
+
+/** What a run or a version was walked in. */
+export function basisAt(hash: string): Promise<KitchenData> {
+  const known = bases.get(hash);
+  if (known) return known;
+  const found = readBasis(database().db, hash);
+  if (bases.size >= MOST_BASES) bases.clear();
+  bases.set(hash, found);
+  found.catch(() => bases.delete(hash));
+  return found;
 }
 
 /** The kitchen with every formula it has: for what goes out whole, and for what looks through all of them. */

@@ -1,11 +1,11 @@
-import { atSize, openKitchen, walk } from "~/core/formula";
+import { type BasisDelta, atSize, deltaOf, openKitchen, walk } from "~/core/formula";
 import type { FormulaDocument, KitchenData } from "~/core/formula";
 import { g } from "~/core/quantity";
 import { type StepBand, type RunEvent, UNKNOWN_BAND, fold, stepBand } from "~/core/run";
 import { intervalsInPool } from "../workers/pool.server";
-import { type StoredFormula, type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";
+import { type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";
 import type { Section } from "../context.server";
-import { kitchenFor } from "../kitchen/kitchen.server";
+import { basisAt, kitchenFor, snapshotOf } from "../kitchen/kitchen.server";
 
 /** A run with all a screen needs to fold it for itself, also without the network. */
 export interface LiveRun {
@@ -15,6 +15,8 @@ export interface LiveRun {
   readonly events: readonly RunEvent[];
   /** 90 % widths of each step. */
   readonly bands: readonly StepBand[];
+  /** How what it is walked in differs from the kitchen of today. */
+  readonly basis: BasisDelta;
 }
 
 async function bandsFor(
@@ -27,55 +29,47 @@ async function bandsFor(
   return walked.states.map((state, i) => (intervals[i] ? stepBand(state, intervals[i]) : UNKNOWN_BAND));
 }
 
-/** One run with its formula at the size of the batch; `null` if its version is gone. */
-async function loadLiveRun(
-  run: StoredRun,
-  version: StoredFormula | null,
-  events: readonly RunEvent[],
-  kitchen: KitchenData,
-): Promise<LiveRun | null> {
-  if (!version) return null;
-  const document = atSize(version.document, g(run.baseG));
-  return {
-    run,
-    versionNumber: version.number,
-    document,
-    events,
-    bands: await bandsFor(run, document, kitchen),
-  };
-}
-
-/** Runs with the kitchen they are walked in, and the formulas that a page needs beside them. */
-export interface LiveRuns {
-  readonly runs: readonly LiveRun[];
-  readonly formulas: KitchenData["formulas"];
+/** A run as a page has it, and the kitchen it is walked in: kept when it was put on, whatever became of it since. */
+export interface LoadedRun {
+  readonly live: LiveRun;
   readonly kitchen: KitchenData;
 }
 
 /** Some runs, as far as their versions are here. */
-export async function loadRuns(section: Section, stored: readonly StoredRun[]): Promise<LiveRuns> {
+export async function loadRuns(section: Section, stored: readonly StoredRun[]): Promise<LoadedRun[]> {
   const { db } = database();
-  const [versions, events] = await Promise.all([
-    Promise.all(stored.map(run => findVersion(db, section.kitchenId, run.formulaVersionId))),
+  const [now, events] = await Promise.all([
+    snapshotOf(section),
     eventsOf(
       db,
       stored.map(run => run.id),
     ),
   ]);
-  const kitchen = await kitchenFor(
-    section,
-    versions.flatMap(version => (version ? [version.document] : [])),
+  const loaded = await Promise.all(
+    stored.map(async (run): Promise<LoadedRun[]> => {
+      const version = await findVersion(db, section.kitchenId, run.formulaVersionId);
+      if (!version) return [];
+      const document = atSize(version.document, g(run.baseG));
+      // A run from before its kitchen was kept is walked in that of today.
+      const kitchen = run.basisHash ? await basisAt(run.basisHash) : await kitchenFor(section, [document]);
+      const live: LiveRun = {
+        run,
+        versionNumber: version.number,
+        document,
+        events: events[run.id] ?? [],
+        bands: await bandsFor(run, document, kitchen),
+        basis: deltaOf(kitchen, now),
+      };
+      return [{ live, kitchen }];
+    }),
   );
-  const runs = await Promise.all(
-    stored.map((run, i) => loadLiveRun(run, versions[i] ?? null, events[run.id] ?? [], kitchen)),
-  );
-  return { runs: runs.filter(run => run !== null), formulas: kitchen.formulas, kitchen };
+  return loaded.flat();
 }
 
 /** Everything on the fire now. */
-export const loadLiveRuns = async (section: Section): Promise<LiveRuns> =>
+export const loadLiveRuns = async (section: Section): Promise<LoadedRun[]> =>
   loadRuns(section, await liveRuns(database().db, section.kitchenId));
 
 /** Folds a live run on the server. */
-export const foldLive = (live: LiveRun, kitchen: KitchenData) =>
+export const foldLive = ({ live, kitchen }: LoadedRun) =>
   fold(live.events, live.document, openKitchen(kitchen, {}, live.run.burnerId));

@@ -1,8 +1,9 @@
 import { useEffect, useMemo } from "react";
 import { Link, useRevalidator } from "react-router";
+import { basisFrom } from "~/core/formula";
 import { printLength } from "~/core/quantity";
 import type { Route } from "./+types/range";
-import { useKitchenWith } from "../kitchen/context";
+import { useKitchen } from "../kitchen/context";
 import { requirePerson } from "../people/person.server";
 import { betweenTimes, clockTime, minutesLeft, momentOf } from "../text/format";
 import { buttonClass } from "../ui/button";
@@ -17,22 +18,27 @@ const LOOK_AGAIN_MS = 15_000;
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const section = requirePerson(context, request);
-  const { runs, formulas } = await loadLiveRuns(section);
-  return { runs, formulas, now: Date.now() };
+  const runs = await loadLiveRuns(section);
+  return { runs: runs.map(run => run.live), now: Date.now() };
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "Range · Hondaro" }];
 
 export default function Range({ loaderData }: Route.ComponentProps) {
-  const { runs, formulas } = loaderData;
-  const kitchen = useKitchenWith(formulas);
+  const { runs } = loaderData;
+  const kitchen = useKitchen();
   const now = useNow(loaderData.now);
   const { revalidate } = useRevalidator();
   useEffect(() => {
     const timer = setInterval(() => void revalidate(), LOOK_AGAIN_MS);
     return () => clearInterval(timer);
   }, [revalidate]);
-  const pots = useMemo(() => runs.map(run => potNow(run, kitchen, now)), [runs, kitchen, now]);
+  // What each was put on in, whatever the kitchen has become since.
+  const bases = useMemo(() => runs.map(run => basisFrom(run.basis, kitchen)), [runs, kitchen]);
+  const pots = useMemo(
+    () => runs.map((run, i) => potNow(run, bases[i] ?? basisFrom(run.basis, kitchen), now)),
+    [runs, bases, kitchen, now],
+  );
   const onHob = pots.filter(pot => pot.place === "fire" && pot.vessel?.use !== "tray");
   const off = pots.filter(pot => !onHob.includes(pot));
 

@@ -1,4 +1,4 @@
-import { type FormulaDocument, intervalsAlong, openKitchen, walk } from "~/core/formula";
+import { type FormulaDocument, deltaOf, intervalsAlong, openKitchen, walk } from "~/core/formula";
 import { type RunEvent, type RunPayload, type StepBand, UNKNOWN_BAND, stepBand } from "~/core/run";
 import { DEMO_FORMULAS } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
@@ -50,11 +50,13 @@ export const batchWith = (
     startedBy: "Noor Adeyi",
     startedAt: new Date(START),
     finishedAt: null,
+    basisHash: null,
   },
   versionNumber: 1,
   document,
   events: [logged(0, { kind: "started", burnerId }), ...after],
   bands: [],
+  basis: deltaOf(DEMO_KITCHEN, DEMO_KITCHEN),
 });
 
 /** A batch of a formula of the demo, with the limits of its line. */

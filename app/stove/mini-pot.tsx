@@ -1,12 +1,23 @@
 import { Link } from "react-router";
-import type { KitchenData } from "~/core/formula";
+import { useMemo } from "react";
+import { type KitchenData, basisFrom } from "~/core/formula";
 import { betweenTimes } from "../text/format";
 import type { LiveRun } from "../range/live-run.server";
 import { potNow } from "../range/pot-now";
 import { PotSection } from "../ui/pot-section";
 
 /** Another live pot as a small section, in hob order. Late is a word. */
-export function MiniPot({ live, kitchen, now }: { live: LiveRun; kitchen: KitchenData; now: number }) {
+export function MiniPot({
+  live,
+  today,
+  now,
+}: {
+  live: LiveRun;
+  /** The kitchen of today, from which its own differs. */
+  today: Omit<KitchenData, "formulas">;
+  now: number;
+}) {
+  const kitchen = useMemo(() => basisFrom(live.basis, today), [live.basis, today]);
   const pot = potNow(live, kitchen, now);
   const left = pot.forecast
     ? `${pot.forecast.late ? "late, " : ""}${betweenTimes(pot.forecast, now, kitchen.timeZone)}`

@@ -3,7 +3,7 @@ import { Link, data, useRevalidator } from "react-router";
 import { LONGEST_NOTE, type RunPayload, openTicks, standing, stepToRead } from "~/core/run";
 import { database, findRun, liveRuns } from "~/data";
 import type { Route } from "./+types/stove";
-import { useKitchenWith } from "../kitchen/context";
+import { useKitchen } from "../kitchen/context";
 import { requirePerson } from "../people/person.server";
 import { loadRuns } from "../range/live-run.server";
 import { potNow } from "../range/pot-now";
@@ -13,7 +13,7 @@ import { type Sink, SinkProvider, useSink } from "../sums/sink";
 import { CommandProvider, type ScreenCommand, useCommands } from "../ui/commands";
 import { useNow } from "../ui/use-now";
 import { BatchSummary } from "./batch-summary";
-import { openKitchen, servedAtC } from "~/core/formula";
+import { basisFrom, openKitchen, servedAtC } from "~/core/formula";
 import { LogPanel, type LogKind } from "./log-panel";
 import { MendSheet } from "./mend-sheet";
 import { MiniPot } from "./mini-pot";
@@ -28,10 +28,10 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { db } = database();
   const [run, onFire] = await Promise.all([findRun(db, kitchenId, params.runId), liveRuns(db, kitchenId)]);
   const others = onFire.filter(other => other.id !== run?.id);
-  const { runs, formulas } = await loadRuns(section, run ? [run, ...others] : []);
+  const runs = (await loadRuns(section, run ? [run, ...others] : [])).map(loaded => loaded.live);
   const live = runs.find(one => one.run.id === run?.id);
   if (!live) throw data("There is no such pot on this range.", { status: 404 });
-  return { live, others: runs.filter(one => one !== live), formulas, person, people, now: Date.now() };
+  return { live, others: runs.filter(one => one !== live), person, people, now: Date.now() };
 }
 
 export const meta: Route.MetaFunction = () => [{ title: "Stove · Hondaro" }];
@@ -49,8 +49,10 @@ export default function StovePage({ loaderData }: Route.ComponentProps) {
 
 const STEP_BUTTON = "min-h-16 rounded-xl border-2 px-1 font-bold disabled:opacity-45 sm:text-lg";
 
-function Stove({ live, others, formulas, person, people, now: first }: Route.ComponentProps["loaderData"]) {
-  const kitchen = useKitchenWith(formulas);
+function Stove({ live, others, person, people, now: first }: Route.ComponentProps["loaderData"]) {
+  const today = useKitchen();
+  // What it was put on in, whatever the kitchen has become since.
+  const kitchen = useMemo(() => basisFrom(live.basis, today), [live.basis, today]);
   const now = useNow(first);
   const { revalidate } = useRevalidator();
   const again = useCallback(() => void revalidate(), [revalidate]);
@@ -169,7 +171,7 @@ function Stove({ live, others, formulas, person, people, now: first }: Route.Com
         live={live}
         people={people}
         timeZone={kitchen.timeZone}
-        demo={kitchen.demo}
+        demo={today.demo}
         onReopen={() => last && log({ kind: "undone", eventId: last.id })}
         waiting={waiting}
       />
@@ -195,7 +197,7 @@ function Stove({ live, others, formulas, person, people, now: first }: Route.Com
         </Link>
         <nav aria-label="Other pots" className="flex min-w-0 gap-3 overflow-x-auto">
           {others.map(other => (
-            <MiniPot key={other.run.id} live={other} kitchen={kitchen} now={now} />
+            <MiniPot key={other.run.id} live={other} today={today} now={now} />
           ))}
         </nav>
         <p className="ml-auto text-right text-sm whitespace-nowrap text-lamp-faded">
@@ -273,7 +275,7 @@ function Stove({ live, others, formulas, person, people, now: first }: Route.Com
             foreseen={progress?.foreseen?.pot}
             servedC={servedAtC(live.document)}
             facts={facts}
-            ingredients={kitchen.ingredients}
+            ingredients={today.ingredients}
             className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
           />
           <button

@@ -11,6 +11,7 @@ import {
 } from "~/core/formula";
 import { type Result, refuse } from "~/core/result";
 import type { Answer, SumWorld } from "~/core/sums";
+import { database, findForecast, keepForecast } from "~/data";
 
 /** Heavy sums in threads beside the one that answers, put together by the build as `build/jobs/jobs.js`. */
 const THREADS = 2;
@@ -59,7 +60,7 @@ export function intervalsInPool(
   burnerId?: string,
 ): Promise<StepIntervals[]> {
   const asked = { document, kitchen: onlyWhatItNeeds(document, kitchen), burnerId };
-  const key = createHash("sha256").update(JSON.stringify(asked)).digest("base64");
+  const key = createHash("sha256").update(JSON.stringify(asked)).digest("base64url");
   const known = kept.get(key);
   if (known) {
     // The latest asked for stay longest.
@@ -67,13 +68,23 @@ export function intervalsInPool(
     kept.set(key, known);
     return known;
   }
-  const found = pool().run(asked, { name: "intervals" }) as Promise<StepIntervals[]>;
+  const found = workedOut(key, asked);
   kept.set(key, found);
   found.catch(() => kept.delete(key));
   for (const oldest of kept.keys()) {
     if (kept.size <= MOST_KEPT) break;
     kept.delete(oldest);
   }
+  return found;
+}
+
+/** Worked out once: another process, or this one after a restart, finds it by what it was worked out from. */
+async function workedOut(hash: string, asked: object): Promise<StepIntervals[]> {
+  const { db } = database();
+  const known = (await findForecast(db, hash)) as StepIntervals[] | null;
+  if (known) return known;
+  const found = (await pool().run(asked, { name: "intervals" })) as StepIntervals[];
+  await keepForecast(db, hash, found, new Date());
   return found;
 }
 

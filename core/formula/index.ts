@@ -42,6 +42,7 @@ export { labelOf, misnamed } from "./label";
 export { shareLeft } from "./strength";
 export { productKind, productMass, productOf, productVolume } from "./product";
 export { ATTENTION, type Attention, HANDS_ON } from "./step-kind";
+export { type BasisDelta, basisFrom, basisOf, changedSince, deltaOf } from "./basis";
 export { type Kitchen, type KitchenData, formulaIn, madeIn, nameOfFormula, openKitchen } from "./kitchen";
 export { type Computed, type ResolvedLine, type StepKind, type Tick } from "./step-kind";
 export { STEP_KINDS, type Step, type StepKindName, kindOf } from "./steps";

@@ -1,5 +1,7 @@
 import { z } from "zod";
-import { type SaveOutcome, database, goOnFrom, keepVersion } from "~/data";
+import { basisOf } from "~/core/formula";
+import { type SaveOutcome, database, findFormula, goOnFrom, keepVersion } from "~/data";
+import { kitchenFor } from "../../kitchen/kitchen.server";
 import type { SectionWithPerson } from "../../people/person.server";
 
 const asked = z.object({
@@ -27,9 +29,12 @@ export async function changeVersions(
     now: new Date(),
   };
   const { db } = database();
+  const standing = await findFormula(db, section.kitchenId, id);
+  if (!standing) return "This formula is not here any more.";
+  const kitchen = await kitchenFor(section, [standing.document]);
   const outcome: SaveOutcome | null =
     intent === "keep"
-      ? await keepVersion(db, input)
+      ? await keepVersion(db, { ...input, basis: document => basisOf(document, kitchen) })
       : await goOnFrom(db, {
           ...input,
           fromVersionId: version ?? "",
