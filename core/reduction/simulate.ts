@@ -85,8 +85,9 @@ const THIN_LAYER_MM = 4;
  * Boils or simmers a liquor down: one energy balance for a flame too small to boil, for the boil, and for a held
  * temperature.
  *
- * Method: Heun steps of t/150 (0.25–60 s) over water, ethanol, volatile acid and temperature, shortened at the
- * onset of boiling and at the goal. Deterministic; halving the step moves the end by less than 0.05 %.
+ * Method: Heun steps of t/150 (0.25–60 s; longer ones from the 400th on) over water, ethanol, volatile acid and
+ * temperature, shortened at the onset of boiling and at the goal; at most 1 500 of them. Deterministic; halving the step
+ * moves the end by less than 0.05 %.
  *
  * @returns end time, end composition and temperature, steam by substance, course when asked for
  * @errors TARGET_BELOW_SOLIDS · NOT_REACHED · HOLD_TOO_HOT · OVERFLOW
