@@ -38,6 +38,7 @@ export default defineConfig({
           fileParallelism: false,
           globalSetup: ["data/testing/server.ts"],
           testTimeout: 120_000,
+          hookTimeout: 120_000,
         },
       },
     ],

@@ -26,10 +26,10 @@ export { findForecast, keepForecast, readBasis } from "./basis";
 export { addBodyReading, undoBodyReading } from "./body-readings";
 export { bringInVersion, goOnFrom, keepVersion } from "./versions";
 export {
+  type RunEnd,
   type StoredRun,
   appendEvents,
   batchesOf,
-  closeRun,
   eventsOf,
   weighedLines,
   findRun,

@@ -12,7 +12,6 @@ import {
   addBurner,
   appendEvents,
   batchesOf,
-  closeRun,
   eventsOf,
   findFormula,
   findRun,
@@ -40,7 +39,7 @@ import {
 } from ".";
 import { freshDatabase } from "./testing/fresh";
 import { loadKitchen } from "./testing/kitchen";
-import { audit, person } from "./schema";
+import { audit, person, runEvent } from "./schema";
 
 const NOW = new Date("2026-11-23T08:00:00.123Z");
 let url: string;
@@ -223,28 +222,58 @@ describe("runs", () => {
 
   test("a finished run leaves the range and keeps its batch; undoing the finish brings it back", async () => {
     const { runId, versionId, document } = await begin();
-    const state = fold(
-      (await eventsOf(connection.db, [runId]))[runId] ?? [],
-      document,
-      openKitchen(DEMO_KITCHEN),
-    );
-    const close = (finishedAt: Date | null) =>
-      closeRun(connection.db, {
+    const log = (logged: RunEvent) =>
+      appendEvents(connection.db, {
         kitchenId: KITCHEN_ID,
         runId,
-        formulaVersionId: versionId,
-        baseG: document.base.massG,
-        finishedAt,
-        record: batchRecord(state),
+        events: [logged],
+        now: NOW,
+        endOf: events => {
+          const state = fold(events, document, openKitchen(DEMO_KITCHEN));
+          return {
+            finishedAt: state.finishedAt === null ? null : new Date(state.finishedAt),
+            abandoned: state.abandoned !== null,
+            record: batchRecord(state),
+          };
+        },
       });
-    await close(NOW);
+    const finished = event({ kind: "finished" });
+    await log(finished);
     expect((await liveRuns(connection.db, KITCHEN_ID)).map(r => r.id)).not.toContain(runId);
     const [batch] = await batchesOf(connection.db, versionId);
     expect(batch).toMatchObject({ runId, actualMl: null });
     expect(batch?.plannedMl).toBeGreaterThan(1000);
-    await close(null);
+    await log(event({ kind: "undone", eventId: finished.id }));
     expect((await findRun(connection.db, KITCHEN_ID, runId))?.finishedAt).toBeNull();
     expect(await batchesOf(connection.db, versionId)).toEqual([]);
+    // Given up it is at its end, and no batch.
+    await log(event({ kind: "abandoned", reason: "the bones were off" }));
+    expect((await findRun(connection.db, KITCHEN_ID, runId))?.finishedAt).not.toBeNull();
+    expect(await batchesOf(connection.db, versionId)).toEqual([]);
+  });
+
+  test("readings of a kitchen are counted as they come in, also when several devices send at once", async () => {
+    const [one, other] = [await begin(), await begin()];
+    const note = () => event({ kind: "noted", stepId: "s1", text: "clear" });
+    const send = (runId: string) =>
+      appendEvents(connection.db, { kitchenId: KITCHEN_ID, runId, events: [note(), note()], now: NOW });
+    await Promise.all([one, other, one, other].map(run => send(run.runId)));
+    const rows = await connection.db.select({ seq: runEvent.seq }).from(runEvent);
+    const seqs = rows.map(row => row.seq).sort((a, b) => a - b);
+    expect(seqs).toEqual(seqs.map((_, i) => i + 1));
+  });
+
+  test("a reading from a newer Hondaro is kept and shown as such, and takes no page down", async () => {
+    const { runId, document } = await begin();
+    await connection.db.insert(runEvent).values({
+      ...{ id: ulid(), runId, kitchenId: KITCHEN_ID, at: NOW, clockOffsetMs: 0, personId: "noor" },
+      ...{ kind: "smelt", payload: { kind: "smelt", of: "the sea" }, payloadVersion: 2, receivedAt: NOW },
+      seq: 1_000_000,
+    });
+    const events = (await eventsOf(connection.db, [runId]))[runId] ?? [];
+    expect(events.map(e => e.payload)).toContainEqual({ kind: "unknown", of: "smelt" });
+    const state = fold(events, document, openKitchen(DEMO_KITCHEN));
+    expect(state.problems.map(p => p.message).join()).toContain("(smelt) came from a newer Hondaro");
   });
 
   test("a stranger’s reading is refused by the database too", async () => {

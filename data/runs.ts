@@ -1,12 +1,19 @@
-import { and, asc, count, desc, eq, inArray, isNull } from "drizzle-orm";
+import { and, asc, count, desc, eq, inArray, isNull, sql } from "drizzle-orm";
 import { ulid } from "ulid";
-import { type BatchRecord, type RunEvent, type WeighedLine, runEventSchema, standing } from "../core/run";
+import {
+  type BatchRecord,
+  PAYLOAD_VERSION,
+  type RunEvent,
+  type WeighedLine,
+  readKept,
+  standing,
+} from "../core/run";
 import type { KitchenData } from "../core/formula";
 import { recordAudit } from "./audit";
 import { keepBasis } from "./basis";
 import type { Database, Queries } from "./connection";
 import { inserted, isDeadlock, isDuplicate } from "./database-errors";
-import { batch, formulaVersion, person, run, runEvent } from "./schema";
+import { batch, formulaVersion, person, run, runEvent, runLog } from "./schema";
 import { canonical } from "./seen";
 
 export interface StoredRun {
@@ -88,17 +95,14 @@ export async function startRun(
       .update(formulaVersion)
       .set({ basisHash })
       .where(and(eq(formulaVersion.id, formulaVersionId), isNull(formulaVersion.basisHash)));
-    await tx.insert(runEvent).values({
+    const started: RunEvent = {
       id: ulid(),
-      runId: id,
-      kitchenId,
-      at: now,
+      at: now.toISOString(),
       clockOffsetMs: 0,
       personId,
-      kind: "started",
       payload: { kind: "started", burnerId },
-      receivedAt: now,
-    });
+    };
+    await insertEvents(tx, { kitchenId, runId: id, events: [started], now });
     await recordAudit(tx, {
       kitchenId,
       personId,
@@ -129,6 +133,51 @@ export const liveRuns = (db: Queries, kitchenId: string): Promise<StoredRun[]> =
     .where(and(eq(run.kitchenId, kitchenId), isNull(run.finishedAt)))
     .orderBy(asc(run.startedAt));
 
+const toEvent = (row: typeof runEvent.$inferSelect): RunEvent =>
+  readKept(
+    {
+      id: row.id,
+      at: row.at.toISOString(),
+      clockOffsetMs: row.clockOffsetMs,
+      personId: row.personId,
+      payload: row.payload,
+    },
+    row.payloadVersion,
+  );
+
+/** Writes events with the next numbers of their kitchen. */
+async function insertEvents(
+  tx: Queries,
+  {
+    kitchenId,
+    runId,
+    events,
+    now,
+  }: { kitchenId: string; runId: string; events: readonly RunEvent[]; now: Date },
+): Promise<void> {
+  await tx
+    .insert(runLog)
+    .values({ kitchenId, seq: events.length })
+    .onDuplicateKeyUpdate({ set: { seq: sql`${runLog.seq} + ${events.length}` } });
+  const [last] = await tx.select().from(runLog).where(eq(runLog.kitchenId, kitchenId));
+  const first = (last?.seq ?? events.length) - events.length + 1;
+  await tx.insert(runEvent).values(
+    events.map((event, i) => ({
+      id: event.id,
+      runId,
+      kitchenId,
+      at: new Date(event.at),
+      clockOffsetMs: event.clockOffsetMs,
+      personId: event.personId,
+      kind: event.payload.kind,
+      payload: event.payload,
+      payloadVersion: PAYLOAD_VERSION,
+      seq: first + i,
+      receivedAt: now,
+    })),
+  );
+}
+
 /** The events of some runs, by run. */
 export async function eventsOf(db: Queries, runIds: readonly string[]): Promise<Record<string, RunEvent[]>> {
   if (!runIds.length) return {};
@@ -138,16 +187,7 @@ export async function eventsOf(db: Queries, runIds: readonly string[]): Promise<
     .where(inArray(runEvent.runId, [...runIds]))
     .orderBy(asc(runEvent.at));
   const events: Record<string, RunEvent[]> = Object.fromEntries(runIds.map(id => [id, []]));
-  for (const row of rows)
-    events[row.runId]?.push(
-      runEventSchema.parse({
-        id: row.id,
-        at: row.at.toISOString(),
-        clockOffsetMs: row.clockOffsetMs,
-        personId: row.personId,
-        payload: row.payload,
-      }),
-    );
+  for (const row of rows) events[row.runId]?.push(toEvent(row));
   return events;
 }
 
@@ -185,13 +225,27 @@ const MOST_ATTEMPTS = 4;
 
 /** Same event, whatever the order of its keys on the way. */
 const sameEvent = (a: RunEvent, b: RunEvent): boolean => canonical(a) === canonical(b);
+/** Where a run stands: at its end since then, with the figures of its batch; or live, or live again. */
+export interface RunEnd {
+  readonly finishedAt: Date | null;
+  readonly abandoned: boolean;
+  readonly record: BatchRecord;
+}
+
 /**
- * Adds events to a run. An event that is there already changes nothing; the same id with another content is refused
+ * Adds events to a run, and marks it finished or live again, in one go. An event that is there already changes nothing; the same id with another content is refused
  * and nothing of the batch is written.
  */
 export async function appendEvents(
   db: Database,
-  input: { kitchenId: string; runId: string; events: readonly RunEvent[]; now: Date },
+  input: {
+    kitchenId: string;
+    runId: string;
+    events: readonly RunEvent[];
+    now: Date;
+    /** Judges from all its events whether the run is at its end; left out where that cannot have changed. */
+    endOf?: (events: readonly RunEvent[]) => RunEnd;
+  },
   attempt = 0,
 ): Promise<AppendOutcome> {
   const { kitchenId, runId, now } = input;
@@ -205,6 +259,8 @@ export async function appendEvents(
   if (!events.length) return { ok: true };
   try {
     return await db.transaction(async tx => {
+      // One batch after another: whether a run is at its end is judged by all that is logged of it.
+      await tx.select({ id: run.id }).from(run).where(eq(run.id, runId)).for("update");
       const rows = await tx
         .select()
         .from(runEvent)
@@ -218,13 +274,7 @@ export async function appendEvents(
       for (const event of events) {
         const row = known.get(event.id);
         if (!row) continue;
-        const stored = {
-          id: row.id,
-          at: row.at.toISOString(),
-          clockOffsetMs: row.clockOffsetMs,
-          personId: row.personId,
-          payload: row.payload,
-        };
+        const stored = toEvent(row);
         // The offset is measured again at each contact; it does not make another event.
         const same =
           row.runId === runId &&
@@ -238,19 +288,8 @@ export async function appendEvents(
       if (!fresh.length) return { ok: true as const };
       const [held] = await tx.select({ n: count() }).from(runEvent).where(eq(runEvent.runId, runId));
       if ((held?.n ?? 0) + fresh.length > MOST_READINGS) return { ok: false as const, full: MOST_READINGS };
-      await tx.insert(runEvent).values(
-        fresh.map(event => ({
-          id: event.id,
-          runId,
-          kitchenId,
-          at: new Date(event.at),
-          clockOffsetMs: event.clockOffsetMs,
-          personId: event.personId,
-          kind: event.payload.kind,
-          payload: event.payload,
-          receivedAt: now,
-        })),
-      );
+      await insertEvents(tx, { kitchenId, runId, events: fresh, now });
+      if (input.endOf) await settle(tx, input.kitchenId, runId, input.endOf);
       return { ok: true as const };
     });
   } catch (error) {
@@ -261,37 +300,33 @@ export async function appendEvents(
   }
 }
 
-/** Marks a run as finished (or live again, when the finish was undone) and keeps the figures of its batch. */
-export async function closeRun(
-  db: Database,
-  input: {
-    kitchenId: string;
-    runId: string;
-    formulaVersionId: string;
-    baseG: number;
-    finishedAt: Date | null;
-    record: BatchRecord;
-  },
+/** Marks a run as finished (or live again) and keeps the figures of its batch; what was given up is no batch. */
+async function settle(
+  tx: Queries,
+  kitchenId: string,
+  runId: string,
+  endOf: (events: readonly RunEvent[]) => RunEnd,
 ): Promise<void> {
-  const { kitchenId, runId, formulaVersionId, baseG, finishedAt, record } = input;
-  await db.transaction(async tx => {
-    await tx.update(run).set({ finishedAt }).where(eq(run.id, runId));
-    await tx.delete(batch).where(eq(batch.runId, runId));
-    if (finishedAt)
-      await tx.insert(batch).values({
-        runId,
-        kitchenId,
-        formulaVersionId,
-        baseG,
-        plannedMl: record.yieldMl.planned,
-        actualMl: record.yieldMl.actual,
-        plannedG: record.yieldG.planned,
-        actualG: record.yieldG.actual,
-        plannedMin: record.minutes.planned,
-        actualMin: record.minutes.actual,
-        finishedAt,
-        record,
-      });
+  const rows = await tx.select().from(runEvent).where(eq(runEvent.runId, runId)).orderBy(asc(runEvent.at));
+  const { finishedAt, abandoned, record } = endOf(rows.map(toEvent));
+  const [own] = await tx.select().from(run).where(eq(run.id, runId));
+  if (!own) return;
+  await tx.update(run).set({ finishedAt, abandoned }).where(eq(run.id, runId));
+  await tx.delete(batch).where(eq(batch.runId, runId));
+  if (!finishedAt || abandoned) return;
+  await tx.insert(batch).values({
+    runId,
+    kitchenId,
+    formulaVersionId: own.formulaVersionId,
+    baseG: own.baseG,
+    plannedMl: record.yieldMl.planned,
+    actualMl: record.yieldMl.actual,
+    plannedG: record.yieldG.planned,
+    actualG: record.yieldG.actual,
+    plannedMin: record.minutes.planned,
+    actualMin: record.minutes.actual,
+    finishedAt,
+    record,
   });
 }
 

@@ -19,7 +19,7 @@ import type { Display, House } from "../core/house";
 import type { Appliance } from "../core/kit";
 import type { Ingredient, Source } from "../core/larder";
 import type { Burner } from "../core/reduction";
-import type { BatchRecord, RunPayload } from "../core/run";
+import type { BatchRecord } from "../core/run";
 import type { Vessel } from "../core/vessel";
 import { json } from "./columns";
 
@@ -224,6 +224,8 @@ export const run = mysqlTable(
       .references(() => person.id),
     startedAt: instant().notNull(),
     finishedAt: instant(),
+    /** Whether it was given up before its end. */
+    abandoned: boolean().notNull().default(false),
     /** What it is walked in, whatever the kitchen becomes. */
     basisHash: char({ length: 43 }),
   },
@@ -247,11 +249,23 @@ export const runEvent = mysqlTable(
       .notNull()
       .references(() => person.id),
     kind: varchar({ length: 20 }).notNull(),
-    payload: json<RunPayload>()().notNull(),
+    payload: json<unknown>()().notNull(),
+    /** Version of what the payload holds. */
+    payloadVersion: int().notNull().default(1),
+    /** Counts the readings of a kitchen as they come in: what came after a number is new to whoever has seen it. */
+    seq: bigint({ mode: "number" }).notNull().default(0),
     receivedAt: instant().notNull(),
   },
-  t => [index("run_event_by_run").on(t.runId)],
+  t => [index("run_event_by_run").on(t.runId), index("run_event_by_seq").on(t.kitchenId, t.seq)],
 );
+
+/** The last number given to a reading of a kitchen. */
+export const runLog = mysqlTable("run_log", {
+  kitchenId: id()
+    .primaryKey()
+    .references(() => kitchen.id),
+  seq: bigint({ mode: "number" }).notNull(),
+});
 
 /** The figures of a finished run, for queries and charts. */
 export const batch = mysqlTable("batch", {

@@ -169,6 +169,25 @@ test("a note that is too long is refused before it is logged; one the server wil
   await expect(page.getByText("all readings kept")).toBeVisible();
 });
 
+test("a pot is given up with its reason, leaves the fire and is no batch; the reason can be taken back", async ({
+  page,
+}) => {
+  await signAs(page);
+  const run = await cook(page, GLACE, "8 kg", "open-8");
+  await begin(page);
+  await page.getByRole("button", { name: /Give this pot up/ }).click();
+  await page.getByRole("form").getByRole("textbox").fill("dropped it");
+  await page.getByRole("button", { name: "Give it up" }).click();
+  await expect(page.getByText("“dropped it” It counts as no batch.")).toBeVisible();
+  await page.goto("/");
+  await expect(
+    page.getByRole("link", { name: GLACE }).and(page.locator(`[href="/stove/${run}"]`)),
+  ).toHaveCount(0);
+  await page.goto(`/stove/${run}`);
+  await page.getByRole("button", { name: "Undo “given up”" }).click();
+  await expect(page.getByText(/step 1 of/)).toBeVisible();
+});
+
 test("a burner that cooks already is said once before a second pot goes beside it", async ({ page }) => {
   await signAs(page);
   const first = await cook(page, GLACE, "8 kg", "open-6");

@@ -1,17 +1,28 @@
 import { z } from "zod";
 import { readJson } from "~/core/json";
-import { type BatchRecord, batchRecord, runEventSchema } from "~/core/run";
-import { appendEvents, closeRun, database, findRun } from "~/data";
+import { batchRecord, runEventSchema } from "~/core/run";
+import { type RunEnd, appendEvents, database, findRun } from "~/data";
 import type { Route } from "./+types/run-events";
 import type { ProblemCode } from "~/core/result";
 import { sectionContext } from "../context.server";
-import { foldLive, loadRuns } from "../range/live-run.server";
+import { type LoadedRun, foldLive, loadRuns } from "../range/live-run.server";
 import { problemsJson } from "./problem.server";
 
 const bodySchema = z.object({ events: z.array(runEventSchema).max(500) });
 
 const problem = (status: number, code: ProblemCode, message: string, field = "events") =>
   problemsJson(status, message, [{ code, message, field }]);
+
+const ENDS: ReadonlySet<string> = new Set(["finished", "abandoned", "undone"]);
+
+function endOf(run: LoadedRun): RunEnd {
+  const state = foldLive(run);
+  return {
+    finishedAt: state.finishedAt === null ? null : new Date(state.finishedAt),
+    abandoned: state.abandoned !== null,
+    record: batchRecord(state),
+  };
+}
 
 /** Takes a batch of events from a device's queue. Sending the same batch again changes nothing. */
 export async function action({ context, params, request }: Route.ActionArgs): Promise<Response> {
@@ -41,11 +52,17 @@ export async function action({ context, params, request }: Route.ActionArgs): Pr
       "A reading names somebody who does not work in this kitchen.",
       "personId",
     );
+  // Only an end, or its undoing, changes what the run's row and its batch say.
+  const [loaded] =
+    run.finishedAt || body.data.events.some(e => ENDS.has(e.payload.kind))
+      ? await loadRuns(section, [run])
+      : [];
   const outcome = await appendEvents(db, {
     kitchenId,
     runId: run.id,
     events: body.data.events,
     now: new Date(),
+    ...(loaded && { endOf: events => endOf({ ...loaded, live: { ...loaded.live, events } }) }),
   });
   if (!outcome.ok && "full" in outcome)
     return problem(
@@ -61,25 +78,5 @@ export async function action({ context, params, request }: Route.ActionArgs): Pr
       outcome.conflicting,
     );
 
-  // Only a finish, or its undoing, changes what the run's row and its batch say.
-  if (
-    body.data.events.some(e => e.payload.kind === "finished" || e.payload.kind === "undone") ||
-    run.finishedAt
-  ) {
-    const [loaded] = await loadRuns(section, [run]);
-    if (loaded) {
-      const state = foldLive(loaded);
-      const record: BatchRecord = batchRecord(state);
-      const finishedAt = state.finishedAt === null ? null : new Date(state.finishedAt);
-      await closeRun(db, {
-        kitchenId,
-        runId: run.id,
-        formulaVersionId: run.formulaVersionId,
-        baseG: run.baseG,
-        finishedAt,
-        record,
-      });
-    }
-  }
   return Response.json({ ok: true, serverNow: Date.now() });
 }

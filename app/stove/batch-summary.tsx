@@ -31,11 +31,16 @@ export function BatchSummary({
       <p className="text-sm text-faded">
         {demo && "demo kitchen · "}version {live.versionNumber} · begun by {live.run.startedBy}
         {record.finishedAt !== null &&
-          `, finished ${dayOf(record.finishedAt, timeZone)} at ${clockTime(record.finishedAt, timeZone)}`}
+          `, ${state.abandoned === null ? "finished" : "given up"} ${dayOf(record.finishedAt, timeZone)} at ${clockTime(record.finishedAt, timeZone)}`}
         {waiting > 0 &&
           ` · ${waiting === 1 ? "1 reading waits" : `${waiting} readings wait`} for the network`}
       </p>
-      <h1 className="text-3xl">{live.document.name}: the batch</h1>
+      <h1 className="text-3xl">
+        {live.document.name}: {state.abandoned === null ? "the batch" : "given up"}
+      </h1>
+      {state.abandoned !== null && (
+        <p className="mt-1 text-lg text-beet">“{state.abandoned}” It counts as no batch.</p>
+      )}
       <div className="mt-5 grid gap-4 sm:grid-cols-3">
         <Headline compared={record.yieldMl} label="yield" />
         <Headline compared={record.minutes} label="whole run" />
@@ -101,7 +106,7 @@ export function BatchSummary({
           To the Range
         </Link>
         <Button look="quiet" onClick={onReopen}>
-          Undo “finished”
+          Undo “{state.abandoned === null ? "finished" : "given up"}”
         </Button>
       </div>
     </main>

@@ -56,6 +56,7 @@ test.each(EVERY_FORMULA)(
             now={now}
             ticks={[]}
             onTick={() => undefined}
+            onGiveUp={() => undefined}
           />
         </>,
       );

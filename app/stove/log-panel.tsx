@@ -6,7 +6,7 @@ import { geometryOfVessel, netOfGross, volumeOfLevel } from "~/core/vessel";
 import type { PotNow } from "../range/pot-now";
 import { readMass, readTemperature, readWithin } from "../ui/read";
 
-export type LogKind = "weigh" | "dip" | "probe" | "jug" | "note" | `add:${string}`;
+export type LogKind = "weigh" | "dip" | "probe" | "jug" | "note" | "give up" | `add:${string}`;
 
 interface Read {
   readonly payload: RunPayload;
@@ -39,6 +39,7 @@ export function LogPanel({
   const [bottle, setBottle] = useState(false);
   const [after, setAfter] = useState("");
   const { vessel, state } = pot;
+  const inWords = kind === "note" || kind === "give up";
   const line = kind.startsWith("add:")
     ? state.steps[state.current]?.planned.lines.find(l => `add:${l.lineId}` === kind)
     : undefined;
@@ -64,6 +65,11 @@ export function LogPanel({
         return text.trim()
           ? ok({ payload: { kind: "noted", stepId, text: text.trim() }, back: "" })
           : refuse({ code: "MISSING", field: "note", message: "Type what you saw." });
+      case "give up":
+        return ok({
+          payload: { kind: "abandoned", reason: text.trim() },
+          back: "it goes off the fire; what was logged of it stays",
+        });
       default:
         return readAdded(text, bottle ? after : null, line?.lineId ?? "", stepId);
     }
@@ -88,6 +94,7 @@ export function LogPanel({
     },
     jug: { title: "How much did you pour into the jug?", hint: "ml, or type l; several pours add up" },
     note: { title: "What did you see?", hint: "" },
+    "give up": { title: "Why is this pot given up?", hint: "burnt, dropped, not wanted any more …" },
   }[kind as "weigh"] ?? {
     title: bottle
       ? `${line?.name ?? ""}: the bottle before and after`
@@ -124,14 +131,14 @@ export function LogPanel({
               // The cook asked for this field a moment ago.
               // eslint-disable-next-line jsx-a11y/no-autofocus
               autoFocus
-              inputMode={kind === "note" ? "text" : "decimal"}
+              inputMode={inWords ? "text" : "decimal"}
               autoComplete="off"
               value={text}
               onChange={event => setText(event.currentTarget.value)}
               onKeyDown={event => event.key === "Escape" && onClose()}
               aria-invalid={problem ? true : undefined}
               aria-describedby={`${id}-back`}
-              className={`min-h-16 rounded-xl border-2 border-lamp-faded bg-night px-4 font-display text-2xl text-lamp ${kind === "note" ? "w-full" : "w-52"}`}
+              className={`min-h-16 rounded-xl border-2 border-lamp-faded bg-night px-4 font-display text-2xl text-lamp ${inWords ? "w-full" : "w-52"}`}
             />
             {bottle && (
               <input
@@ -177,7 +184,7 @@ export function LogPanel({
               disabled={!result?.ok}
               className="min-h-14 grow rounded-xl bg-ember px-6 text-lg font-bold text-night disabled:opacity-45"
             >
-              Log it
+              {kind === "give up" ? "Give it up" : "Log it"}
             </button>
             <button
               type="button"
@@ -188,7 +195,7 @@ export function LogPanel({
             </button>
           </div>
         </div>
-        {kind !== "note" && (
+        {!inWords && (
           <div className="hidden grid-cols-3 gap-1.5 md:grid" aria-hidden="true">
             {["7", "8", "9", "4", "5", "6", "1", "2", "3", ".", "0", "⌫"].map(key => (
               <button

@@ -1,10 +1,10 @@
 import { g, ml, mm, printLength, printMass, printNumber, printVolume } from "~/core/quantity";
-import type { RunPayload } from "~/core/run";
+import type { RunEvent } from "~/core/run";
 import type { Refused } from "../offline/queue";
 import type { LogKind } from "./log-panel";
 
 /** What was logged, in words, and how it is typed again; `null` where nothing was typed. */
-function said(payload: RunPayload): { words: string; kind: LogKind | null; typed: string } {
+function said(payload: RunEvent["payload"]): { words: string; kind: LogKind | null; typed: string } {
   switch (payload.kind) {
     case "weighed":
       return { words: `weighed ${printMass(g(payload.netG))}`, kind: "weigh", typed: `${payload.netG} g` };

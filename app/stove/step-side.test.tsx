@@ -31,6 +31,7 @@ describe("beside the pot", () => {
         now={minute(120)}
         ticks={ticks}
         onTick={onTick}
+        onGiveUp={vi.fn<() => void>()}
       />,
     );
     return { onAdd, onTick, aside: screen.getByRole("complementary", { name: "This step" }) };

@@ -16,6 +16,7 @@ export function StepSide({
   now,
   ticks,
   onTick,
+  onGiveUp,
 }: {
   pot: PotNow;
   people: readonly Person[];
@@ -25,6 +26,7 @@ export function StepSide({
   /** Still to be ticked off. */
   ticks: readonly string[];
   onTick: (what: string) => void;
+  onGiveUp: () => void;
 }) {
   const { state, forecast } = pot;
   const progress = state.steps[state.current];
@@ -170,6 +172,13 @@ export function StepSide({
         />
       )}
       {readings}
+      <button
+        type="button"
+        onClick={onGiveUp}
+        className="min-h-11 text-sm text-lamp-faded underline underline-offset-4 hover:text-ember"
+      >
+        Give this pot up …
+      </button>
     </aside>
   );
 }

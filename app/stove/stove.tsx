@@ -151,6 +151,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
               shown: "Enter",
               run: next,
             },
+            { id: "give-up", label: "give this pot up", group: "This pot", run: () => setPanel("give up") },
             {
               id: "undo",
               label: "undo the last reading",
@@ -228,6 +229,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           now={now}
           ticks={ticks}
           onTick={what => stepId && log({ kind: "ticked", stepId, what })}
+          onGiveUp={() => setPanel("give up")}
         />
       </div>
       {refused.length > 0 && (

@@ -113,6 +113,8 @@ export interface StepKind<S extends { kind: string }> {
   readonly takesLines: boolean;
   /** Whether the end is a level or mass (true) or a time (false). */
   readonly endsAtMark: boolean;
+  /** Whether what is missing at its end has gone as steam; of any other step a low reading is liquor poured away. */
+  readonly steams?: true;
   /** What must be ticked off before the step can begin, or before it can end. */
   readonly ticks?: (step: S) => readonly Tick[];
   readonly apply: (context: StepContext<S>) => Result<StepOutcome>;

@@ -62,8 +62,20 @@ export const payloadSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("skipped"), stepId }),
   z.strictObject({ kind: z.literal("undone"), eventId: id }),
   z.strictObject({ kind: z.literal("finished") }),
+  /** Given up before its end: burnt, dropped, not wanted any more. */
+  z.strictObject({ kind: z.literal("abandoned"), reason: words(300, "The reason") }),
 ]);
 export type RunPayload = z.infer<typeof payloadSchema>;
+
+/** Version of what payloads hold; one that is read is lifted to it. */
+export const PAYLOAD_VERSION = 1;
+
+/** Something logged by a newer Hondaro, as it was kept: shown as such, and counted nowhere. */
+export interface UnknownPayload {
+  readonly kind: "unknown";
+  /** What it calls itself. */
+  readonly of: string;
+}
 
 /** A clock this far off is not set at all; the columns hold more. */
 const MOST_OFFSET_MS = 100 * 365.25 * 24 * 3_600_000;
@@ -99,7 +111,22 @@ export const runEventSchema = z.strictObject({
   personId: id,
   payload: payloadSchema,
 });
-export type RunEvent = z.infer<typeof runEventSchema>;
+export type RunEvent = Omit<z.infer<typeof runEventSchema>, "payload"> & {
+  readonly payload: RunPayload | UnknownPayload;
+};
+
+/**
+ * An event as it was kept. A kind or a version that this Hondaro does not know takes no page down: it is `unknown`.
+ * @param version of its payload
+ */
+export function readKept(kept: Omit<RunEvent, "payload"> & { payload: unknown }, version: number): RunEvent {
+  const read = version <= PAYLOAD_VERSION ? payloadSchema.safeParse(kept.payload) : null;
+  if (read?.success) return { ...kept, payload: read.data };
+  const { payload } = kept;
+  const of =
+    typeof payload === "object" && payload !== null && "kind" in payload ? String(payload.kind) : "?";
+  return { ...kept, payload: { kind: "unknown", of } };
+}
 
 /**
  * What a cook is about to log, judged as the server will: what it would refuse never waits for the network.

@@ -65,6 +65,8 @@ export const openTicks = (progress: StepProgress): string[] =>
 export interface RunState {
   readonly startedAt: number | null;
   readonly finishedAt: number | null;
+  /** Why the pot was given up, where it was; it is at its end then. */
+  readonly abandoned: string | null;
   readonly burnerId: string | null;
   readonly steps: readonly StepProgress[];
   /** Index of the step at work; the count of steps when all are through. */
@@ -175,11 +177,18 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
   const started = counted.find(e => e.payload.kind === "started");
   // Readings may be entered from a slip of paper, later than they were taken.
   const [earliest] = counted;
-  const finished = counted.find(e => e.payload.kind === "finished");
+  const finished = counted.find(e => e.payload.kind === "finished" || e.payload.kind === "abandoned");
+  const newer = counted.flatMap(e => (e.payload.kind === "unknown" ? [e.payload.of] : []));
+  if (newer.length)
+    problems.push({
+      stepId: "",
+      message: `${newer.length === 1 ? "A reading" : `${newer.length} readings`} (${[...new Set(newer)].join(", ")}) came from a newer Hondaro: kept, and counted nowhere here.`,
+    });
   const now = steps[current];
   return {
     startedAt: started && earliest ? timeOf(earliest) : null,
     finishedAt: finished ? timeOf(finished) : null,
+    abandoned: finished?.payload.kind === "abandoned" ? finished.payload.reason : null,
     burnerId: started?.payload.kind === "started" ? started.payload.burnerId : null,
     steps,
     current,
@@ -249,8 +258,6 @@ function readingsOf(
   });
 }
 
-const STEAMING: ReadonlySet<Step["kind"]> = new Set(["simmer", "reduce", "steep", "roast", "brown"]);
-
 /** A reading this close above the foreseen end counts as the end itself. Common practice, no source. */
 const AT_THE_MARK = 1.1;
 
@@ -284,7 +291,7 @@ function corrected(
   pot: PotState,
   progress: Parameters<typeof massAtEnd>[0],
 ): { readonly pot: PotState; readonly problem?: string } {
-  const through = STEAMING.has(progress.step.kind) ? "vapour" : "poured";
+  const through = kindOf(progress.step).steams ? "vapour" : "poured";
   const jugged = progress.readings.filter(r => r.kind === "jugged");
   const unread = massAtEnd({ ...progress, readings: [] });
   const read = massAtEnd(progress) ?? (jugged.length ? massOfJugs(jugged, pot) : null);

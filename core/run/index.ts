@@ -1,10 +1,12 @@
 export {
   LONGEST_NOTE,
+  PAYLOAD_VERSION,
   type RunEvent,
   type RunPayload,
   checkPayload,
   inOrder,
   payloadSchema,
+  readKept,
   runEventSchema,
   timeOf,
 } from "./events";

@@ -11,6 +11,7 @@ import {
   type RunEvent,
   type RunPayload,
   batchRecord,
+  checkPayload,
   fold,
   forecastOf,
   inOrder,
@@ -26,6 +27,7 @@ const kitchen = openKitchen(DEMO_KITCHEN);
 const [stock, glace] = [DEMO_FORMULAS[STOCK_ID], DEMO_FORMULAS[GLACE_ID]];
 if (!stock || !glace) throw new InvariantError("The demo formulas are gone.");
 
+const STEAMS: readonly string[] = ["hold", "reheat", "thicken", "sweat", "render", "dry", "simmer", "reduce"];
 const START = Date.UTC(2026, 10, 23, 8, 0, 0);
 let counter = 0;
 const event = (minute: number, payload: RunPayload, over: Partial<RunEvent> = {}): RunEvent => ({
@@ -99,6 +101,70 @@ describe("folding events", () => {
     const late = event(0, { kind: "noted", stepId: "s1", text: "late" }, { clockOffsetMs: 3_600_000 });
     const early = event(30, { kind: "noted", stepId: "s1", text: "early" });
     expect(inOrder([late, early])).toEqual([early, late]);
+  });
+
+  test("a pot that is given up is at its end, with its reason; taken back it goes on", () => {
+    const given = event(70, { kind: "abandoned", reason: "burnt" });
+    const run = fold([...upToSimmer(), given], stock, kitchen);
+    expect(run).toMatchObject({ abandoned: "burnt", finishedAt: START + 70 * 60_000 });
+    const back = event(71, { kind: "undone", eventId: given.id });
+    expect(fold([...upToSimmer(), given, back], stock, kitchen)).toMatchObject({
+      abandoned: null,
+      finishedAt: null,
+    });
+  });
+
+  test("what is missing after a step that steams has gone as steam, never as liquor poured away", () => {
+    const seen = new Set<string>();
+    for (const document of Object.values(DEMO_FORMULAS)) {
+      const planned = walk(document, kitchen);
+      planned.states.forEach((state, i) => {
+        const { kind, id } = state.step;
+        if (!STEAMS.includes(kind) || seen.has(kind) || !planned.states[i + 1] || state.massG < 100) return;
+        const events = [
+          event(0, { kind: "started", burnerId: "plate-hot" }),
+          ...document.steps
+            .slice(0, i + 1)
+            .flatMap((step, n) => [
+              event(1 + n * 10, { kind: "step-begun", stepId: step.id }),
+              ...(step.id === id
+                ? [event(8 + n * 10, { kind: "weighed", stepId: id, netG: state.massG * 0.97 })]
+                : []),
+              event(9 + n * 10, { kind: "step-done", stepId: step.id }),
+            ]),
+        ];
+        const without = fold(
+          events.filter(e => e.payload.kind !== "weighed"),
+          document,
+          kitchen,
+        );
+        const run = fold(events, document, kitchen);
+        if (potMass(run.pot) >= potMass(without.pot)) return;
+        seen.add(kind);
+        expect(run.pot.exits.poured, kind).toEqual(without.pot.exits.poured);
+      });
+    }
+    expect(seen.size).toBeGreaterThan(2);
+  });
+
+  test("what the server would refuse is refused before it waits, in a cook’s words", () => {
+    const said = (payload: RunPayload) => {
+      const read = checkPayload(payload);
+      return read.ok ? "" : (read.problems[0]?.message ?? "");
+    };
+    expect(said({ kind: "noted", stepId: "s1", text: "x".repeat(501) })).toContain("more than 500 signs");
+    expect(said({ kind: "noted", stepId: "s1", text: "half \ud800" })).toContain("half a character");
+    expect(said({ kind: "jugged", stepId: "s1", volumeMl: 5_000_000 })).toContain("at most 1 000 l");
+    expect(said({ kind: "noted", stepId: "s1", text: "x".repeat(500) })).toBe("");
+  });
+
+  test("an event of another century is refused; one of a clock that was never set is not; ids are one in any case", () => {
+    const [one] = upToSimmer();
+    const read = (over: object) => runEventSchema.safeParse({ ...one, ...over });
+    expect(read({ at: "2300-01-01T00:00:00.000Z" }).error?.issues[0]?.message).toContain("another century");
+    expect(read({ clockOffsetMs: 4e12 }).error?.issues[0]?.message).toContain("hundred years off");
+    expect(read({ at: "1970-01-01T00:00:00.000Z", clockOffsetMs: START }).success).toBe(true);
+    expect(read({ id: "01hzzzzzzzzzzzzzzzzzzzzzzz" }).data?.id).toBe("01HZZZZZZZZZZZZZZZZZZZZZZZ");
   });
 
   test("undone events drop out; undoing the undoing brings them back", () => {

@@ -21,6 +21,7 @@ export const brown = defineStep({
   cue: "brown at the edges, sweet smell, the fond loose under the spoon",
   cautions: () => ["Extraction on; smoking fat is too hot."],
   place: "fire",
+  steams: true,
   attention: "watch",
   takesLines: true,
   endsAtMark: false,

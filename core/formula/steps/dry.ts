@@ -27,6 +27,7 @@ export const dry = defineStep({
   cue: "hiss instead of bubbling; a film on the pan",
   cautions: () => ["It catches at the end: stir to the bottom, lower the flame."],
   place: "fire",
+  steams: true,
   attention: "watch",
   takesLines: true,
   endsAtMark: true,

@@ -28,6 +28,7 @@ export const hold = defineStep({
       ? ["Below the hot-hold limit time is the control: the clock starts when it is made, then it goes."]
       : ["Checked and logged every two hours; follow your local food code."],
   place: "fire",
+  steams: true,
   attention: "leave",
   takesLines: false,
   endsAtMark: false,

@@ -44,6 +44,7 @@ export const reduce = defineStep({
     "Boiling liquor spits as it thickens: lower the flame towards the mark.",
   ],
   place: "fire",
+  steams: true,
   attention: "look in",
   takesLines: true,
   endsAtMark: true,

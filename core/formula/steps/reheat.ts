@@ -24,6 +24,7 @@ export const reheat = defineStep({
   cue: "steam when the lid lifts; the probe says it",
   cautions: () => ["Reheat once, through and through; gelatin stocks to 74 °C at least. Do not cool again."],
   place: "fire",
+  steams: true,
   attention: "look in",
   takesLines: true,
   endsAtMark: false,

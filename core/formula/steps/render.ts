@@ -20,6 +20,7 @@ export const render = defineStep({
   cue: "the fat stands clear and quiet; no more bubbles means no more water",
   cautions: () => ["Hot fat: never water into it, never half-full pans; a dry lid at hand."],
   place: "fire",
+  steams: true,
   attention: "look in",
   takesLines: true,
   endsAtMark: false,

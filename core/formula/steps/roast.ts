@@ -30,6 +30,7 @@ export const roast = defineStep({
     "Fat in the tray can flare in a dirty oven; open the door facing away.",
   ],
   place: "oven",
+  steams: true,
   attention: "leave",
   takesLines: true,
   endsAtMark: false,

@@ -59,6 +59,7 @@ export const simmer = defineStep({
   cue: "a bubble now and then, scum drawn to one side, the liquor clear on a spoon",
   cautions: () => ["No open flame unwatched; a forecast or a timer of this program is not a safety device."],
   place: "fire",
+  steams: true,
   attention: "look in",
   takesLines: true,
   endsAtMark: false,

@@ -20,6 +20,7 @@ export const steep = defineStep({
   cue: "fresh herb smell, not stewed",
   cautions: () => ["Leaves and string come out again: count them before blending or serving."],
   place: "bench",
+  steams: true,
   attention: "leave",
   takesLines: true,
   endsAtMark: false,

@@ -22,6 +22,7 @@ export const sweat = defineStep({
   cue: "translucent, soft under the spoon, nothing brown",
   cautions: () => [],
   place: "fire",
+  steams: true,
   attention: "watch",
   takesLines: true,
   endsAtMark: false,

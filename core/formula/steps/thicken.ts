@@ -60,6 +60,7 @@ export const thicken = defineStep({
       ? ["Raw flour is not ready to eat: back to the boil after it goes in, then at least 3–5 min."]
       : ["It catches: flat spoon, low flame, into the corners."],
   place: "fire",
+  steams: true,
   attention: "look in",
   takesLines: true,
   endsAtMark: false,
