@@ -11,7 +11,6 @@ export {
 } from "./kitchens";
 export {
   type SaveOutcome,
-  type StoredFormula,
   documentsOf,
   findFormula,
   findVersion,
