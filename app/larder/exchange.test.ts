@@ -99,6 +99,30 @@ describe("looking it over", () => {
     ["just some words", /./],
     ["water,fat\n90,10", /“name”/],
   ])("a file that is none: %j", (text, message) => expect(previewImport(text).broken).toMatch(message));
+  test("rows are counted before any is read: what is too much costs nothing", () => {
+    const row = "butter,16,82,1,0,0,1\n";
+    const table = previewImport(`name,water,fat,protein,sugars,salt,other\n${row.repeat(2500)}`);
+    expect(table).toEqual({ rows: [], broken: expect.stringContaining("More than 2000 rows") as string });
+    const list = previewImport(JSON.stringify(Array.from({ length: 2500 }, () => ({}))));
+    expect(list.broken).toContain("2500 rows are too many at once");
+  });
+  test("what no column can keep is refused by its row, before anything is written", () => {
+    const refusal = (over: object) => {
+      const entry = { ...DEMO_KITCHEN.ingredients[0], ...over };
+      return (
+        previewImport(JSON.stringify([entry]))
+          .rows[0]?.problems.map(p => p.message)
+          .join() ?? ""
+      );
+    };
+    expect(refusal({ name: "x".repeat(121) })).toContain("120 fit");
+    expect(refusal({ id: "x".repeat(41) })).toContain("longer than 40");
+    expect(refusal({ id: "new" })).toContain("cannot be an id");
+    const price = { perKg: 5, currency: "EUR", on: "2026-11-29", source: { mark: "E", text: "x" } };
+    expect(refusal({ price: { ...price, currency: "EURO" } })).toContain("three letters");
+    expect(refusal({ price: { ...price, on: "yesterday" } })).toContain("From which day?");
+    expect(refusal({ compositionSource: { mark: "E", text: "x".repeat(5_000) } })).toContain("300 fit");
+  });
   test("odd rows come with their doubt, and may come in", () => {
     const preview = csv("name,water,ethanol,other", "strange cordial,80,19,1");
     expect(preview.rows[0]?.ingredient).not.toBeNull();
