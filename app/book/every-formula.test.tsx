@@ -3,20 +3,25 @@ import type { ComponentProps } from "react";
 import { createRoutesStub } from "react-router";
 import { afterEach, describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "~/core/families/testing";
-import { type FormulaDocument, kindOf, openKitchen, walk } from "~/core/formula";
+import { type FormulaDocument, deltaOf, kindOf, openKitchen, walk } from "~/core/formula";
 import { type Display, USUAL_DISPLAY } from "~/core/house";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { words } from "../bench/panels/testing";
+import { KitchenContext } from "../kitchen/context";
 import Card from "./card";
 import { multiply } from "~/core/formula/scaling/multiply";
 
 afterEach(cleanup);
 
+const AT_HAND = { snapshot: { ...DEMO_KITCHEN, demo: true, revision: 1 }, madeHere: {} };
+
 /** The card of a formula as the Book shows it, without limits and batches. */
 function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DISPLAY) {
   const sized = multiply(document, factor);
   const loaderData = {
-    kitchen: DEMO_KITCHEN,
+    basis: deltaOf(DEMO_KITCHEN, DEMO_KITCHEN),
+    asOfToday: false,
+    since: [],
     version: {
       versionId: "v",
       formulaId: "f",
@@ -34,7 +39,16 @@ function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DI
     now: Date.UTC(2026, 10, 28),
   };
   const props = { loaderData } as unknown as ComponentProps<typeof Card>;
-  const Stub = createRoutesStub([{ path: "/", Component: () => <Card {...props} /> }]);
+  const Stub = createRoutesStub([
+    {
+      path: "/",
+      Component: () => (
+        <KitchenContext value={AT_HAND}>
+          <Card {...props} />
+        </KitchenContext>
+      ),
+    },
+  ]);
   render(<Stub />);
   return { sized, article: screen.getByRole("article"), walked: walk(sized, openKitchen(DEMO_KITCHEN)) };
 }

@@ -283,6 +283,9 @@ function massAtEnd(
   return g((doneAt === null ? foreseen.massG : foreseenAt(doneAt)) + off);
 }
 
+/** A pot with less water than this, as a share of what is in it, has none to speak of. */
+const LEAST_WATER_SHARE = 0.1;
+
 /**
  * The pot after a step, put right by what was weighed, dipped or poured into the jug, and by the last probe. A reading
  * that cannot be true of it moves nothing, and is told.
@@ -291,7 +294,11 @@ function corrected(
   pot: PotState,
   progress: Parameters<typeof massAtEnd>[0],
 ): { readonly pot: PotState; readonly problem?: string } {
-  const through = kindOf(progress.step).steams ? "vapour" : "poured";
+  // Sugar that melts dry has no water to lose.
+  const wet =
+    pot.liquor.water + pot.solids.reduce((sum, part) => sum + part.pools.water, 0) >
+    LEAST_WATER_SHARE * potMass(pot);
+  const through = wet && kindOf(progress.step).steams ? "vapour" : "poured";
   const jugged = progress.readings.filter(r => r.kind === "jugged");
   const unread = massAtEnd({ ...progress, readings: [] });
   const read = massAtEnd(progress) ?? (jugged.length ? massOfJugs(jugged, pot) : null);

@@ -27,7 +27,7 @@ const kitchen = openKitchen(DEMO_KITCHEN);
 const [stock, glace] = [DEMO_FORMULAS[STOCK_ID], DEMO_FORMULAS[GLACE_ID]];
 if (!stock || !glace) throw new InvariantError("The demo formulas are gone.");
 
-const STEAMS: readonly string[] = ["hold", "reheat", "thicken", "sweat", "render", "dry", "simmer", "reduce"];
+const STEAMS: readonly string[] = ["hold", "reheat", "thicken", "sweat", "render", "simmer", "reduce"];
 const START = Date.UTC(2026, 10, 23, 8, 0, 0);
 let counter = 0;
 const event = (minute: number, payload: RunPayload, over: Partial<RunEvent> = {}): RunEvent => ({
