@@ -50,7 +50,8 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const file = FILES[ending];
   if (dot < 1 || !file)
     return problemJson(404, "Not found", "Ask for a formula as ID.json, ID.md, ID.csv or ID.jsonld.");
-  const { [id]: document } = await documentsOf(database().db, section.kitchenId, [id]);
+  const formulas = await documentsOf(database().db, section.kitchenId, [id]);
+  const document = formulaIn({ formulas }, id);
   if (!document) return problemJson(404, "Not found", `There is no formula “${id}” in this kitchen.`);
   const kitchen = await kitchenFor(section, [document]);
   const whole = { ...kitchen, formulas: { ...kitchen.formulas, [id]: document } };
