@@ -7,7 +7,7 @@ import helmet from "helmet";
 import { pinoHttp } from "pino-http";
 import { RouterContextProvider } from "react-router";
 import { databaseAwayContext, nonceContext } from "../app/context.server";
-import { closePool } from "../app/workers/pool.server";
+import { closePool, warmPool } from "../app/workers/pool.server";
 import { database } from "../data";
 import { doors, sendRefusal } from "./doors";
 import { logger } from "./log";
@@ -24,6 +24,7 @@ export const close = async (): Promise<void> => {
 };
 
 export const app = express();
+warmPool();
 app.disable("x-powered-by");
 
 app.get("/healthz", (_request, response) => {

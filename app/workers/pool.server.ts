@@ -18,7 +18,7 @@ const THREADS = 2;
 const MOST_WAITING = 500;
 const IDLE_MS = 60_000;
 /** A sum that takes longer is of no use to whoever waits at a stove. */
-const SUM_PATIENCE_MS = 5000;
+const SUM_PATIENCE_MS = 15_000;
 const MOST_KEPT = 300;
 
 let shared: Piscina | undefined;
@@ -30,6 +30,13 @@ const pool = (): Piscina =>
     idleTimeout: IDLE_MS,
     maxQueue: MOST_WAITING,
   }));
+
+/** Wakes a thread and lets it read what it runs, so that nobody waits for that with the first sum. */
+export const warmPool = (): void => {
+  void pool()
+    .run({ name: "temperature", input: {} }, { name: "sum" })
+    .catch(() => {});
+};
 
 /** Ends the threads; what they are at is given up. */
 export const closePool = async (): Promise<void> => {

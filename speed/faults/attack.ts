@@ -1,7 +1,8 @@
 import { type Asked, askedOf } from "./inputs";
 import { type Cook, signIn, startRun } from "./client";
 
-const PATIENCE_MS = 10_000;
+/** A busy machine may take its time; what is told as slow is told by the milliseconds beside it. */
+const PATIENCE_MS = 60_000;
 const AT_ONCE = 4;
 
 export interface Answered extends Asked {
