@@ -175,7 +175,7 @@ export function StepSide({
       <button
         type="button"
         onClick={onGiveUp}
-        className="min-h-11 text-sm text-lamp-faded underline underline-offset-4 hover:text-ember"
+        className="min-h-14 text-sm text-lamp-faded underline underline-offset-4 hover:text-ember"
       >
         Give this pot up …
       </button>
