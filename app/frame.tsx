@@ -39,8 +39,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
   };
 }
 
-/** Saving on the Bench changes nothing that this reads. */
-export { shouldRevalidate } from "./root";
+export { shouldRevalidate } from "./saving";
 
 const SECTIONS = [
   { to: "/", label: "Range" },

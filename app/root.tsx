@@ -34,14 +34,7 @@ export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
   return heads;
 }
 
-/** Saving on the Bench changes nothing that this reads. */
-export const shouldRevalidate = ({
-  formEncType,
-  defaultShouldRevalidate,
-}: {
-  formEncType?: string;
-  defaultShouldRevalidate: boolean;
-}) => (formEncType === "application/json" ? false : defaultShouldRevalidate);
+export { shouldRevalidate } from "./saving";
 
 export function Layout({ children }: { children: ReactNode }) {
   const heads = useRouteLoaderData<Heads>("root");

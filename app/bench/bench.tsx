@@ -77,14 +77,7 @@ export async function clientAction({ serverAction }: Route.ClientActionArgs) {
   }
 }
 
-/** Saving speaks for itself on this page; the kitchen need not be read again for it. */
-export const shouldRevalidate = ({
-  formEncType,
-  defaultShouldRevalidate,
-}: {
-  formEncType?: string;
-  defaultShouldRevalidate: boolean;
-}) => (formEncType === "application/json" ? false : defaultShouldRevalidate);
+export { shouldRevalidate } from "../saving";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   {

@@ -9,6 +9,7 @@ import {
   readSnapshot,
 } from "~/data";
 import type { Section } from "../context.server";
+import { Lately } from "../lately.server";
 import type { MadeHere } from "./context";
 
 /** Whose kitchen, and how often it has changed: enough to know whether what this process keeps is of now. */
@@ -18,48 +19,33 @@ type Head = Pick<Section, "kitchenId" | "revision" | "namesRevision">;
 const MOST_KEPT = 6;
 
 /**
- * What a process has read and parsed, by kitchen and revision. The database is asked for the number only; a change made by
- * another process is seen at the next request.
+ * What this process has read and parsed, by kitchen and revision. The database is asked for the number only; a change made
+ * by another process is seen at the next request.
  */
-function keeper<T>(read: (kitchenId: string) => Promise<T>) {
-  const kept = new Map<string, Promise<T>>();
-  return {
-    now(kitchenId: string, revision: number): Promise<T> {
-      const key = `${kitchenId} ${revision}`;
-      const known = kept.get(key);
-      if (known) return known;
-      const found = read(kitchenId);
-      kept.set(key, found);
-      found.catch(() => kept.delete(key));
-      for (const oldest of kept.keys()) {
-        if (kept.size <= MOST_KEPT) break;
-        kept.delete(oldest);
-      }
-      return found;
-    },
-    known: (kitchenId: string, revision: number): Promise<T> | undefined =>
-      kept.get(`${kitchenId} ${revision}`),
-  };
-}
+const snapshots = new Lately<KitchenSnapshot>(MOST_KEPT);
+const names = new Lately<MadeHere>(MOST_KEPT);
 
-const snapshots = keeper(async (kitchenId): Promise<KitchenSnapshot> => {
+const keyOf = (kitchenId: string, revision: number): string => `${kitchenId} ${revision}`;
+
+async function readNow(kitchenId: string): Promise<KitchenSnapshot> {
   const found = await readSnapshot(database().db, kitchenId);
   if (!found) throw new Response("This kitchen is not here any more.", { status: 404 });
   return found;
-});
-const names = keeper((kitchenId): Promise<MadeHere> => formulaNames(database().db, kitchenId));
+}
 
 /** Larder, kit, air and facts of the request. */
 export const snapshotOf = ({ kitchenId, revision }: Head): Promise<KitchenSnapshot> =>
-  snapshots.now(kitchenId, revision);
+  snapshots.get(keyOf(kitchenId, revision), () => readNow(kitchenId));
 
 /** What the kitchen’s formulas are called. */
 export const madeHereOf = ({ kitchenId, namesRevision }: Head): Promise<MadeHere> =>
-  names.now(kitchenId, namesRevision);
+  names.get(keyOf(kitchenId, namesRevision), () => formulaNames(database().db, kitchenId));
 
 /** A snapshot or list of names that a page was made of, if this process still has it. */
-export const keptSnapshot = snapshots.known;
-export const keptNames = names.known;
+export const keptSnapshot = (kitchenId: string, revision: number): Promise<KitchenSnapshot> | undefined =>
+  snapshots.known(keyOf(kitchenId, revision));
+export const keptNames = (kitchenId: string, revision: number): Promise<MadeHere> | undefined =>
+  names.known(keyOf(kitchenId, revision));
 
 /** Every formula that some draw on, and those draw on in turn, by id. */
 export async function drawnOnBy(
@@ -97,18 +83,11 @@ export async function kitchenFor(
 
 /** What never changes is kept as long as there is room. */
 const MOST_BASES = 200;
-const bases = new Map<string, Promise<KitchenData>>();
+const bases = new Lately<KitchenData>(MOST_BASES);
 
 /** What a run or a version was walked in. */
-export function basisAt(hash: string): Promise<KitchenData> {
-  const known = bases.get(hash);
-  if (known) return known;
-  const found = readBasis(database().db, hash);
-  if (bases.size >= MOST_BASES) bases.clear();
-  bases.set(hash, found);
-  found.catch(() => bases.delete(hash));
-  return found;
-}
+export const basisAt = (hash: string): Promise<KitchenData> =>
+  bases.get(hash, () => readBasis(database().db, hash));
 
 /** The kitchen with every formula it has: for what goes out whole, and for what looks through all of them. */
 export async function wholeKitchen(head: Head): Promise<KitchenData & Demo> {

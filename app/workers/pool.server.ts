@@ -11,6 +11,7 @@ import {
 } from "~/core/formula";
 import { type Result, refuse } from "~/core/result";
 import type { Answer, SumWorld } from "~/core/sums";
+import { Lately } from "../lately.server";
 import { database, findForecast, keepForecast } from "~/data";
 
 /** Heavy sums in threads beside the one that answers, put together by the build as `build/jobs/jobs.js`. */
@@ -58,7 +59,7 @@ export async function sumInPool(name: string, input: unknown, world: SumWorld): 
   }
 }
 
-const kept = new Map<string, Promise<StepIntervals[]>>();
+const kept = new Lately<StepIntervals[]>(MOST_KEPT);
 
 /** The limits of a line in this kitchen; what was worked out once, or is being worked out, is not worked out again. */
 export function intervalsInPool(
@@ -67,22 +68,8 @@ export function intervalsInPool(
   burnerId?: string,
 ): Promise<StepIntervals[]> {
   const asked = { document, kitchen: onlyWhatItNeeds(document, kitchen), burnerId };
-  const key = createHash("sha256").update(JSON.stringify(asked)).digest("base64url");
-  const known = kept.get(key);
-  if (known) {
-    // The latest asked for stay longest.
-    kept.delete(key);
-    kept.set(key, known);
-    return known;
-  }
-  const found = workedOut(key, asked);
-  kept.set(key, found);
-  found.catch(() => kept.delete(key));
-  for (const oldest of kept.keys()) {
-    if (kept.size <= MOST_KEPT) break;
-    kept.delete(oldest);
-  }
-  return found;
+  const hash = createHash("sha256").update(JSON.stringify(asked)).digest("base64url");
+  return kept.get(hash, () => workedOut(hash, asked));
 }
 
 /** Worked out once: another process, or this one after a restart, finds it by what it was worked out from. */
