@@ -94,7 +94,7 @@ describe.each(EVERY_FORMULA)("whatever of %s two cooks change", (_, document) =>
         ...step,
         ...("durationMin" in step && { durationMin: step.durationMin + by }),
         ...("setting" in step && { setting: 0.1 * by }),
-        ...("toC" in step && { toC: step.toC - by }),
+        ...("toC" in step && { toC: (step.toC ?? 0) - by }),
         ...("holdC" in step && { holdC: step.holdC - by }),
         remark: `by ${by}`,
         lines: step.lines.map(line => ({ ...line, amount: { kind: "fixed" as const, massG: 100 * by } })),

@@ -5,15 +5,16 @@ import {
   type Kitchen,
   type Line,
   type Step,
+  type StepField,
+  fieldsOf,
   kindOf,
   linesOf,
+  nameOfFormula,
   namesIn,
   relationAsTyped,
 } from "~/core/formula";
 import { g, minutes, printDuration, printMass, printNumber } from "~/core/quantity";
 import { targetInWords } from "~/core/reduction";
-import { STEP_FIELDS, type StepField } from "./step-field-list";
-import { nameOfFormula } from "~/core/formula";
 
 /** A conflict as two cooks would speak of it. */
 export interface ConflictWords {
@@ -54,7 +55,7 @@ export function conflictWords(
   const step = path[0] === "steps" ? find(documents, d => d.steps.find(s => s.id === path[1])) : undefined;
   const line = path[2] === "lines" ? find(documents, d => linesOf(d).find(l => l.id === path[3])) : undefined;
   const key = path.at(-1) ?? "";
-  const field = step && !line ? STEP_FIELDS[step.kind].find(f => f.key === key) : undefined;
+  const field = step && !line ? fieldsOf(kindOf(step)).find(f => f.key === key) : undefined;
   const names = (document: FormulaDocument) => (id: string) =>
     namesIn(document, undefined, kitchen).lineName?.(id);
   const said = (value: unknown, document: FormulaDocument) =>

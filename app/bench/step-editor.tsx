@@ -6,6 +6,7 @@ import {
   type StateAfterStep,
   type Step,
   type StepIntervals,
+  fieldsOf,
   kindOf,
   moveStep,
   removeStep,
@@ -22,7 +23,6 @@ import { readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
 import { DeglazeChooser } from "./deglaze-chooser";
 import { GroupEditor, LinesEditor } from "./line-editor";
-import { STEP_FIELDS } from "./step-field-list";
 import { StepFieldInput, valueOf } from "./step-fields";
 import type { Editing } from "./use-formula";
 
@@ -48,11 +48,10 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
     <div className="space-y-4 pr-4 pb-4 pl-10">
       <div className="space-y-4">
         <div className="flex flex-wrap items-start gap-x-5 gap-y-3">
-          {STEP_FIELDS[step.kind].map(field => (
+          {fieldsOf(kind).map(field => (
             <StepFieldInput
               key={field.key}
               field={field}
-              kind={step.kind}
               value={valueOf(step, field)}
               vessels={kitchen.vessels}
               onChange={change}
@@ -78,7 +77,13 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             </button>
           </p>
         )}
-        <StepWords kind={step.kind} remark={step.remark} why={step.why} keeps={step.keeps} change={change} />
+        <StepWords
+          takesOut={kind.takesOut}
+          remark={step.remark}
+          why={step.why}
+          keeps={step.keeps}
+          change={change}
+        />
         <StepMoves
           id={id}
           first={index === 0}
@@ -132,13 +137,12 @@ const WORDS_INPUT =
 
 /** What the cook says of the step: own words, why it is done so, and what becomes of what it takes out. */
 const StepWords = memo(function StepWords({
-  kind,
+  takesOut,
   remark,
   why,
   keeps,
   change,
-}: Pick<Step, "kind" | "remark" | "why" | "keeps"> & { change: ChangeStep }) {
-  const takesOut = TAKES_OUT.has(kind);
+}: Pick<Step, "remark" | "why" | "keeps"> & { takesOut: true | undefined; change: ChangeStep }) {
   return (
     <>
       <label className={WORDS_LABEL}>
@@ -217,16 +221,3 @@ const StepMoves = memo(function StepMoves({
     </div>
   );
 });
-
-/** Kinds of step by which something leaves the pot that may be of use. */
-const TAKES_OUT: ReadonlySet<Step["kind"]> = new Set([
-  "strain",
-  "degrease",
-  "skim",
-  "lift",
-  "drain",
-  "pass",
-  "reserve",
-  "render",
-  "clarify",
-]);

@@ -1,20 +1,14 @@
 import { memo, useId } from "react";
-import type { Step, StepKindName } from "~/core/formula";
+import type { Step, StepField } from "~/core/formula";
 import { parseAmount, printNumber, readNumber } from "~/core/quantity";
 import { type ReductionTarget, parseReductionTarget, targetInWords } from "~/core/reduction";
-import { ok } from "~/core/result";
+import { type Result, ok } from "~/core/result";
 import type { Vessel } from "~/core/vessel";
 import { readMinutes, readTemperature, readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
-import type { StepField } from "./step-field-list";
-
-/** Words that may be left out again. */
-const OPTIONAL_TEXT: ReadonlySet<string> = new Set(["tally", "reserveFirst"]);
 
 interface FieldProps {
   field: StepField;
-  /** Kind of the step the field belongs to. */
-  kind: StepKindName;
   value: unknown;
   vessels: readonly Vessel[];
   onChange: (patch: Partial<Step>, tag: string) => void;
@@ -25,16 +19,12 @@ export const valueOf = (step: Step, field: StepField): unknown =>
   (step as unknown as Record<string, unknown>)[field.key];
 
 /** The input for one field, drawn again only when something of its own changes. */
-export const StepFieldInput = memo(function StepFieldInput({
-  field,
-  kind,
-  value,
-  vessels,
-  onChange,
-}: FieldProps) {
+export const StepFieldInput = memo(function StepFieldInput({ field, value, vessels, onChange }: FieldProps) {
   const id = useId();
   const set = (next: unknown) => onChange({ [field.key]: next } as Partial<Step>, field.key);
   const number = typeof value === "number" ? value : 0;
+  const empty = "empty" in field && field.type !== "vessel" ? field.empty : undefined;
+  const missing = typeof value === "number" ? undefined : empty;
   const input = "w-26";
   switch (field.type) {
     case "minutes":
@@ -51,8 +41,8 @@ export const StepFieldInput = memo(function StepFieldInput({
       return (
         <TypedField
           label={field.label}
-          shown={`${printNumber(number, number % 1 ? 1 : 0)} °C`}
-          read={readTemperature(field.label, field.min, field.max)}
+          shown={missing ?? `${printNumber(number, number % 1 ? 1 : 0)} °C`}
+          read={orNothing(empty, readTemperature(field.label, field.min, field.max))}
           onRead={set}
           width={input}
         />
@@ -61,8 +51,8 @@ export const StepFieldInput = memo(function StepFieldInput({
       return (
         <TypedField
           label={field.label}
-          shown={`${printNumber(number, Number.isInteger(number) ? 0 : 1)} ${field.unit}`}
-          read={readWithin(field.label, field.unit, field.min, field.max)}
+          shown={missing ?? `${printNumber(number, Number.isInteger(number) ? 0 : 1)} ${field.unit}`}
+          read={orNothing(empty, readWithin(field.label, field.unit, field.min, field.max))}
           onRead={set}
           width={input}
         />
@@ -81,12 +71,8 @@ export const StepFieldInput = memo(function StepFieldInput({
       return (
         <TypedField
           label={field.label}
-          shown={typeof value === "number" ? `${printNumber(value / 1000, 1)} l` : "by eye"}
-          read={text =>
-            kind === "cover" && /^\s*(by eye|-|)\s*$/i.test(text)
-              ? ok<number | undefined>(undefined)
-              : litresIn(field.label)(text)
-          }
+          shown={missing ?? `${printNumber(number / 1000, 1)} l`}
+          read={orNothing(empty, readWithin(field.label, "l", field.min, field.max))}
           onRead={litres => set(litres === undefined ? undefined : litres * 1000)}
           width={input}
         />
@@ -108,10 +94,9 @@ export const StepFieldInput = memo(function StepFieldInput({
           {field.label}
           <input
             value={String(value ?? "")}
-            maxLength={400}
+            maxLength={field.most}
             onChange={event =>
-              (event.currentTarget.value || OPTIONAL_TEXT.has(field.key)) &&
-              set(event.currentTarget.value || undefined)
+              (event.currentTarget.value || field.optional) && set(event.currentTarget.value || undefined)
             }
             className="mt-0.5 block w-full rounded-md border border-rule bg-enamel px-2 py-1 text-base text-ink"
           />
@@ -131,7 +116,8 @@ export const StepFieldInput = memo(function StepFieldInput({
       );
     case "choice":
     case "vessel": {
-      const choices = field.type === "choice" ? field.choices : vesselChoices(kind, vessels);
+      const choices = field.type === "choice" ? field.choices : vesselChoices(field, vessels);
+      const chosen = field.type === "choice" ? field.otherwise : undefined;
       return (
         <div>
           <label htmlFor={id} className="block text-xs text-faded">
@@ -139,7 +125,7 @@ export const StepFieldInput = memo(function StepFieldInput({
           </label>
           <select
             id={id}
-            value={typeof value === "string" ? value : ""}
+            value={typeof value === "string" ? value : (chosen ?? "")}
             onChange={event => set(event.currentTarget.value || undefined)}
             className="h-8.5 rounded-md border border-rule bg-enamel px-2"
           >
@@ -155,23 +141,21 @@ export const StepFieldInput = memo(function StepFieldInput({
   }
 });
 
-const litresIn = (label: string) => readWithin(label, "l", 0.1, 500);
+/** A reader that also takes nothing, a dash, or the words for nothing. */
+const orNothing =
+  (empty: string | undefined, read: (text: string) => Result<number>) =>
+  (text: string): Result<number | undefined> =>
+    empty !== undefined && ["", "-", "–", empty].includes(text.trim().toLowerCase())
+      ? ok(undefined)
+      : read(text);
 
-/** Steps that may end in a container. */
-const INTO_COLD: ReadonlySet<StepKindName> = new Set([
-  "strain",
-  "freeze",
-  "pass",
-  "blend",
-  "emulsify",
-  "soak",
-]);
-
-function vesselChoices(kind: StepKindName, vessels: readonly Vessel[]): [string, string][] {
-  const fitting = vessels.filter(v => v.use !== "tray" && (INTO_COLD.has(kind) || v.use !== "container"));
-  const auto = kind === "reduce" ? "where it stands" : kind === "cover" ? "smallest that fits" : "by itself";
-  return [["", auto], ...fitting.map((v): [string, string] => [v.id, v.name])];
-}
+const vesselChoices = (
+  { uses, empty }: Extract<StepField, { type: "vessel" }>,
+  vessels: readonly Vessel[],
+): [string, string][] => [
+  ["", empty],
+  ...vessels.filter(v => uses.includes(v.use)).map((v): [string, string] => [v.id, v.name]),
+];
 
 /** "1/3", "30 %", "2 l", "600 g": the part of a reduction after by or to. */
 function readEnd(text: string) {

@@ -1,5 +1,13 @@
 import type { FactValues } from "~/core/facts";
-import { type Kitchen, type KitchenData, displacedIn, heapsOf, kindOf, openKitchen } from "~/core/formula";
+import {
+  type Kitchen,
+  type KitchenData,
+  displacedIn,
+  heapsOf,
+  kindOf,
+  openKitchen,
+  placeOf,
+} from "~/core/formula";
 import { liquorMass, volumeMlOf } from "~/core/pot";
 import { waysToRead } from "~/core/kit";
 import { type Grams, g, ml } from "~/core/quantity";
@@ -74,7 +82,7 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
       : "All steps done",
     detail: progress ? kindOf(progress.step).detail(progress.step) : "",
     vessel,
-    place: !progress || vessel?.use === "container" ? "bench" : kindOf(progress.step).place,
+    place: !progress || vessel?.use === "container" ? "bench" : placeOf(progress.step),
     startMm: foreseen?.mark?.startMm ?? (fromLiquid ? level(startG) : null),
     nowMm: forecast?.massNowG == null ? standing : levelFor(forecast.massNowG),
     nowLoMm: levelFor(forecast?.massLoG),

@@ -1,4 +1,5 @@
 import { useId, useRef, useState } from "react";
+import { placeOf } from "~/core/formula";
 import { g, ml, mm, parseAmount, printMass, printNumber, printVolume } from "~/core/quantity";
 import { type Result, ok, refuse } from "~/core/result";
 import { type RunPayload, checkPayload, pouredFrom } from "~/core/run";
@@ -35,7 +36,10 @@ export function LogPanel({
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState(typed);
   const [withPot, setWithPot] = useState(true);
-  const [inOven, setInOven] = useState(pot.state.steps[pot.state.current]?.step.kind === "roast");
+  const [inOven, setInOven] = useState(() => {
+    const at = pot.state.steps[pot.state.current];
+    return at !== undefined && placeOf(at.step) === "oven";
+  });
   const [bottle, setBottle] = useState(false);
   const [after, setAfter] = useState("");
   const { vessel, state } = pot;

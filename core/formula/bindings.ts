@@ -19,7 +19,7 @@ import { costOfIngredient } from "./cost";
 import type { FormulaDocument } from "./document";
 import { addLine, insertStep, updateStep } from "./edit";
 import type { Kitchen } from "./kitchen";
-import type { Step } from "./steps";
+import { type Step, kindOf } from "./steps";
 import type { Walk } from "./walk";
 
 /** One way to the wanted body, with what it brings and what it costs. */
@@ -306,18 +306,6 @@ function pureeTo(
   };
 }
 
-/** Steps a binding goes in front of: what finishes a sauce. */
-const FINISHES: ReadonlySet<Step["kind"]> = new Set([
-  "season",
-  "mount",
-  "hold",
-  "portion",
-  "cool",
-  "freeze",
-  "strain",
-  "pass",
-]);
-
 /** The formula with a binding in its line. Ids come from outside. */
 export function withBinding(
   document: FormulaDocument,
@@ -326,7 +314,7 @@ export function withBinding(
 ): FormulaDocument {
   if (!binding.step?.kind) return document;
   let at = document.steps.length;
-  while (at > 0 && FINISHES.has(document.steps[at - 1]?.kind ?? "note")) at--;
+  for (let last = document.steps[at - 1]; last && kindOf(last).finishes; last = document.steps[at - 1]) at--;
   const stepId = newId();
   const before = document.steps[at - 1]?.id;
   const inserted = before

@@ -23,6 +23,7 @@ import {
   setsBelowC,
 } from "../texture";
 import type { FormulaDocument } from "./document";
+import { kindOf } from "./steps";
 
 /** Fixed acid nobody told apart counts as malic: the commonest of fruit and vegetables. Our estimate. */
 const USUAL_ACID: AcidId = "malic";
@@ -135,10 +136,10 @@ export function emulsionOfPot(pot: PotState, atC: number, facts: FactValues): Em
 
 /**
  * Body of what is in a pot, at the temperature it is eaten at. `null` where there is no liquor, or where it has become a
- * glaze or a dough beyond the model.
+ * glaze, a dough, a foam or a set custard: beyond the model.
  */
 export function bodyOfPot(pot: PotState, atC: number, facts: FactValues): PotBody | null {
-  if (liquorMass(pot) < LEAST_G) return null;
+  if (liquorMass(pot) < LEAST_G || holdsItself(pot)) return null;
   const input = emulsionOfPot(pot, atC, facts);
   const emulsion = input && bareEmulsion(input, facts);
   if (emulsion && emulsion.thickness !== null)
@@ -198,19 +199,13 @@ export function bodyAcross(pot: PotState, known: PotBody, facts: FactValues): re
 
 const LEAST_G = 1;
 
-/** Steps that cook: without one of them a sauce is cold. */
-const COOKS: ReadonlySet<string> = new Set([
-  "roast",
-  "sweat",
-  "brown",
-  "render",
-  "simmer",
-  "reduce",
-  "thicken",
-  "liaison",
-  "reheat",
-]);
+/** Air from which a liquor is a foam, as a share of it. Our estimate. */
+const FOAM_FROM = 0.05;
+
+/** What stands by its air or its set egg: no law here tells how firmly. */
+const holdsItself = ({ carriers, liquor }: PotState): boolean =>
+  carriers.isSet || carriers.airMl > FOAM_FROM * massOfPools(liquor);
 
 /** What has been cooked is served hot, all else cold, unless the formula says its own temperature. */
 export const servedAtC = (document: FormulaDocument): number =>
-  document.servedC ?? (document.steps.some(step => COOKS.has(step.kind)) ? SERVED_HOT_C : SERVED_COLD_C);
+  document.servedC ?? (document.steps.some(step => kindOf(step).cooks) ? SERVED_HOT_C : SERVED_COLD_C);

@@ -5,7 +5,7 @@ import { type Result, checkNumber, ok, refuse, valueOf } from "../result";
 import type { Line } from "./amount";
 import type { FormulaDocument } from "./document";
 import { HANDS_ON } from "./step-kind";
-import { kindOf } from "./steps";
+import { kindOf, placeOf } from "./steps";
 import type { Walk } from "./walk";
 
 /** What a mass of an ingredient costs, bought with its trim; `null` where nobody has entered a price. Water is free. */
@@ -115,7 +115,8 @@ export function costOf(
     }
     const kind = kindOf(state.step);
     handsOnS += HANDS_ON[kind.attention] * state.durationS;
-    if (kind.place === "fire" || kind.place === "oven") flameS += state.durationS;
+    const place = placeOf(state.step);
+    if (place === "fire" || place === "oven") flameS += state.durationS;
   });
   const spent = lines.reduce((sum, line) => sum + (line.cost ?? 0), 0);
   const foodCost = spent - credits.reduce((sum, credit) => sum + credit.worth, 0);

@@ -7,7 +7,7 @@ import type { FormulaDocument } from "./document";
 import { eatenShare } from "./eaten";
 import { pendingSalty, saltTargetPct } from "./salt-lock";
 import { INTENSITY } from "./served-as";
-import { kindOf } from "./steps";
+import { kindOf, placeOf } from "./steps";
 import type { StateAfterStep } from "./state-after";
 
 /** Above this much salt an ingredient is one: a dose that can be mistyped by a cup for a spoon. */
@@ -70,7 +70,7 @@ const saltDoses = (states: readonly StateAfterStep[], i: number): readonly Warni
 
 /** In a closed pot the sums are only a first guess, and it is said where heat is applied. */
 function modelStops(state: StateAfterStep): readonly Warning[] {
-  const limits = state.vessel && kindOf(state.step).place === "fire" ? limitsOf(state.vessel) : null;
+  const limits = state.vessel && placeOf(state.step) === "fire" ? limitsOf(state.vessel) : null;
   return limits ? [{ code: "MODEL_STOPS", message: limits }] : NONE;
 }
 
@@ -110,7 +110,7 @@ function saltTooEarly(
 function boilOver(states: readonly StateAfterStep[], i: number): readonly Warning[] {
   const state = states[i];
   // What was strained into a container stands on the bench, whatever is stirred into it.
-  if (!state?.vessel || state.vessel.use === "container" || kindOf(state.step).place !== "fire") return NONE;
+  if (!state?.vessel || state.vessel.use === "container" || placeOf(state.step) !== "fire") return NONE;
   if (state.temperatureC < BOILING_UP_C) return NONE;
   const dairy = states
     .slice(0, i + 1)
@@ -167,9 +167,9 @@ function herbsBeforeOil(
 /** Brown bits stay behind when the pan is changed before they are lifted. */
 function fondLost(states: readonly StateAfterStep[], i: number): readonly Warning[] {
   const [state, before] = [states[i], states[i - 1]];
-  const fond = before?.step.kind === "brown" || before?.step.kind === "roast";
-  if (!state || !before || !fond || !state.vessel || !before.vessel) return NONE;
-  if (state.vessel.id === before.vessel.id || state.step.kind === "deglaze" || state.step.kind === "roast")
+  if (!state?.vessel || !before?.vessel || kindOf(before.step).fond !== "leaves") return NONE;
+  // What goes on in the oven, or lifts the fond, knows where it is.
+  if (state.vessel.id === before.vessel.id || kindOf(state.step).fond === "lifts" || kindOf(state.step).ovenC)
     return NONE;
   return [
     {

@@ -27,7 +27,7 @@ export function explainComputed(
     title: computed.what,
     value: printMass(computed.massG),
     rule: `Worked out by the step “${kind.label}”: ${kind.detail(state.step)}.`,
-    symbols: RULES[state.step.kind] ?? "",
+    symbols: kind.rule ?? "",
     inputs: [
       ...(solids
         ? [
@@ -58,13 +58,3 @@ function explainFact(id: FactId, kitchen: Kitchen): ExplainedInput {
     source: own === undefined ? fact.source : "measured in this kitchen",
   };
 }
-
-const RULES: Partial<Record<StateAfterStep["step"]["kind"], string>> = {
-  roast: "loss = share · raw mass; part of it is melted fat",
-  brown: "loss = share · what this step adds",
-  cover: "V = V(h heap + cover) − V solids − fond",
-  simmer: "ṁ = A · f · (0.089 + 0.078 v) · (p − p∞) / h fg",
-  reduce: "ṁ = (Q − Q loss) / h fg",
-  strain: "kept = solids + hold · solids",
-  degrease: "taken = share · floating fat · (1 + carry)",
-};

@@ -44,8 +44,9 @@ export { productKind, productMass, productOf, productVolume } from "./product";
 export { ATTENTION, type Attention, HANDS_ON } from "./step-kind";
 export { type BasisDelta, basisFrom, basisOf, changedSince, deltaOf } from "./basis";
 export { type Kitchen, type KitchenData, formulaIn, madeIn, nameOfFormula, openKitchen } from "./kitchen";
-export { type Computed, type ResolvedLine, type StepKind, type Tick } from "./step-kind";
-export { STEP_KINDS, type Step, type StepKindName, kindOf } from "./steps";
+export { type Computed, type ResolvedLine, type StepKind, type Tick, fieldsOf } from "./step-kind";
+export type { StepField } from "./step-field";
+export { STEP_KINDS, type Step, type StepKindName, kindOf, placeOf } from "./steps";
 export type { StateAfterStep } from "./state-after";
 export { type Walk, type Walking, applyStep, beginWalk, walk } from "./walk";
 export {
@@ -63,8 +64,6 @@ export { type Course, courseOf, interpolate } from "./course";
 export { type ReadRelation, parseRelation, relationAsTyped } from "./parse-relation";
 export { type TracedPoint, traceOf } from "./trace";
 export { displacedIn, heapsOf } from "./steps/shared";
-export { BLEND_TOOLS } from "./steps/blend";
-export { CLARIFY_METHODS } from "./steps/clarify";
 export { THICKEN_FORMS } from "./steps/thicken";
 export { type ReadLine, parseLine } from "./parse-line";
 export {

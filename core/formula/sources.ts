@@ -131,7 +131,7 @@ function asIngredient(document: FormulaDocument, formulaId: string, made: Walk):
     carried: per100(last.pot.carriers, mass),
     ...(egg && { carries: { egg } }),
     ...PHASE_OF[productKind(last.pot)],
-    densityGPerMl: mass / volumeAt20(pools),
+    densityGPerMl: mass / (volumeAt20(pools) + last.pot.carriers.airMl),
     densitySource: { mark: "E", text: "density model at 20 °C" },
     ediblePct: 100,
     edibleSource: { mark: "P", text: "used whole" },

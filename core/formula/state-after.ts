@@ -1,6 +1,14 @@
 import type { Ingredient } from "../larder";
 import { type PotState, liquorMass, potMass, volumeAt20 } from "../pot";
-import { type Celsius, type Grams, type Millilitres, type Millimetres, type Seconds, s } from "../quantity";
+import {
+  type Celsius,
+  type Grams,
+  type Millilitres,
+  type Millimetres,
+  type Seconds,
+  ml,
+  s,
+} from "../quantity";
 import type { TracePoint } from "../reduction";
 import type { Warning } from "../result";
 import type { DipMark, Vessel } from "../vessel";
@@ -19,7 +27,7 @@ export interface StateAfterStep {
   readonly pot: PotState;
   readonly vessel: Vessel | null;
   readonly massG: Grams;
-  /** Liquor at 20 °C; `null` while there is none. */
+  /** Liquor at 20 °C, with the air in it; `null` while there is none. */
   readonly volumeMl: Millilitres | null;
   readonly temperatureC: Celsius;
   readonly durationS: Seconds;
@@ -67,7 +75,7 @@ export function stateAfter(
     pot,
     vessel,
     potMass(pot),
-    liquorMass(pot) > 0 ? volumeAt20(pot.liquor) : null,
+    liquorMass(pot) > 0 ? ml(volumeAt20(pot.liquor) + pot.carriers.airMl) : null,
     pot.temperatureC,
     done.durationS,
     s(from.clockS + done.durationS),

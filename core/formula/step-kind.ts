@@ -7,6 +7,7 @@ import type { Problem, Result, Warning } from "../result";
 import type { Burner, TracePoint } from "../reduction";
 import type { DipMark, Vessel } from "../vessel";
 import { byProductSchema, lineSchema } from "./amount";
+import type { Fields, StepField } from "./step-field";
 
 /** Fields every step has. */
 export const stepFields = {
@@ -24,11 +25,16 @@ export const stepFields = {
   keeps: byProductSchema.optional(),
 };
 
-export const durationMin = z
-  .number()
-  .min(0)
-  .max(7 * 24 * 60);
-export const vesselId = z.string().min(1).optional();
+type Shape<F extends Fields> = { [K in keyof F]: F[K]["schema"] };
+
+const schemaOf = <const K extends string, F extends Fields>(kind: K, fields: F) =>
+  z.strictObject({
+    ...stepFields,
+    kind: z.literal(kind),
+    ...(Object.fromEntries(Object.entries(fields).map(([key, { schema }]) => [key, schema])) as Shape<F>),
+  });
+type SchemaOf<K extends string, F extends Fields> = ReturnType<typeof schemaOf<K, F>>;
+type StepWith<K extends string, F extends Fields> = z.infer<SchemaOf<K, F>>;
 
 /** A line with its grams worked out and its ingredient found. */
 export interface ResolvedLine {
@@ -91,12 +97,34 @@ export interface Tick {
   readonly before: "begin" | "end";
 }
 
-/** A kind of step: one file each. */
-export interface StepKind<S extends { kind: string }> {
-  readonly kind: S["kind"];
+/** How a kind of step is told in the words of a recipe. */
+export interface Heard {
+  /** What tells it; of two kinds told at the same place the longer words win, so "set aside" is no "set". */
+  readonly as: readonly RegExp[];
+  /** Verbs that after an "and" or a comma begin a step of their own, as parts of a pattern. */
+  readonly next?: readonly string[];
+  /** Whether something more is put in by it: in the others "the shallots" are those that are there. */
+  readonly puts?: true;
+  /** Whether it begins a pot with what it names. */
+  readonly begins?: true;
+  /** Whether it is asked how long, or how hot, where nothing is said of it. */
+  readonly asksTime?: true;
+  readonly asksHeat?: true;
+  /** Verbs that are a part of it: after "blanch" a "drain" is no step. */
+  readonly includes?: readonly string[];
+}
+
+/** Where the pot is meanwhile: over a burner, in an oven, on the table, in the cold. */
+export type Place = "fire" | "oven" | "bench" | "cold";
+
+/** A kind of step: one file each, which says everything that is known of the kind. */
+export interface StepKind<S> {
+  readonly kind: string;
   /** Word in the list of kinds to add. */
   readonly label: string;
   readonly schema: z.ZodType<S>;
+  /** What can be changed of it, in the order a form asks. */
+  readonly fields: Fields;
   /** A new step of this kind. */
   readonly blank: (id: string) => S;
   /** What to do, in one or two words: "Roast". */
@@ -106,21 +134,56 @@ export interface StepKind<S extends { kind: string }> {
   /** How a cook sees that it is there. */
   readonly cue: string;
   readonly cautions: (step: S) => readonly string[];
-  /** Where the pot is meanwhile. */
-  readonly place: "fire" | "oven" | "bench" | "cold";
+  readonly place: Place | ((step: S) => Place);
+  /** What an oven must be set to; absent where none is needed. */
+  readonly ovenC?: (step: S) => number | null;
   readonly attention: Attention;
   /** Whether things go in at this step. */
   readonly takesLines: boolean;
   /** Whether the end is a level or mass (true) or a time (false). */
   readonly endsAtMark: boolean;
-  /** Whether what is missing at its end has gone as steam; of any other step a low reading is liquor poured away. */
-  readonly steams?: true;
+  /**
+   * Whether what is missing at its end has gone as steam, and whether its written time decides how much; of any other
+   * step a low reading is liquor poured away.
+   */
+  readonly steams?: "by the clock" | "to the end";
+  /** Whether a sauce has been cooked by it, and is served hot unless its formula says otherwise. */
+  readonly cooks?: true;
+  /** Whether it finishes a sauce: a binding goes in before it. */
+  readonly finishes?: true;
+  /** Whether something leaves the pot by it that may be of use. */
+  readonly takesOut?: true;
+  /** Whether how long it takes hangs on what is cooked. */
+  readonly timeHangsOnMain?: true;
+  /** Whether it leaves a fond in its vessel, or lifts it. */
+  readonly fond?: "leaves" | "lifts";
+  /** Whether its liquid is measured by the pan and not by what is to be made. */
+  readonly keepsItsLiquid?: true;
+  /** Whether air that was beaten in is still there after it. */
+  readonly keepsAir?: true;
+  /** Whether its own cautions speak of raw egg. */
+  readonly speaksOfItsEgg?: true;
+  /** The law it goes by, in symbols. */
+  readonly rule?: string;
+  /** How it is told in words; absent for what nobody tells. */
+  readonly heard?: Heard;
   /** What must be ticked off before the step can begin, or before it can end. */
   readonly ticks?: (step: S) => readonly Tick[];
   readonly apply: (context: StepContext<S>) => Result<StepOutcome>;
 }
 
-export const defineStep = <S extends { kind: string }>(kind: StepKind<S>): StepKind<S> => kind;
+/** A kind of step from what its file says; the schema follows from the fields. */
+export const defineStep = <const K extends string, F extends Fields>(
+  said: Omit<StepKind<StepWith<K, F>>, "schema" | "kind" | "fields"> & {
+    readonly kind: K;
+    readonly fields: F;
+  },
+): StepKind<StepWith<K, F>> & { readonly kind: K; readonly fields: F; readonly schema: SchemaOf<K, F> } =>
+  ({ ...said, schema: schemaOf(said.kind, said.fields) }) as never;
+
+/** The fields of a kind, in the order a form asks. */
+export const fieldsOf = ({ fields }: Pick<StepKind<never>, "fields">): StepField[] =>
+  Object.entries(fields).map(([key, { form }]) => ({ key, ...form }));
 
 export const outcome = (
   pot: PotState,

@@ -1,18 +1,7 @@
 import { type Ingredient, plainName } from "../larder";
 import type { Line } from "./amount";
 import type { FormulaDocument } from "./document";
-import type { Step } from "./steps";
-
-/** Steps whose time depends on what is cooked. */
-const DEPENDS: ReadonlySet<Step["kind"]> = new Set([
-  "roast",
-  "simmer",
-  "blanch",
-  "cure",
-  "render",
-  "soak",
-  "dry",
-]);
+import { type Step, kindOf } from "./steps";
 
 /** Parts of the composition that decide how an ingredient works in a pot, and what difference counts, g per 100 g. */
 const TELLING = { starch: 5, fat: 10, salt: 1, water: 20, sugars: 10 } as const;
@@ -66,7 +55,7 @@ export function swapMain(
           ...(other && { question: `Is the amount right for ${to.name}? It was written for ${from.name}.` }),
         };
       });
-      const asks = met && DEPENDS.has(step.kind);
+      const asks = met && kindOf(step).timeHangsOnMain;
       return {
         ...step,
         lines,

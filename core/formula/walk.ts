@@ -1,7 +1,7 @@
 import type { Ingredient } from "../larder";
-import { EMPTY_POT, type PotState } from "../pot";
+import { EMPTY_POT, type PotState, withoutAir } from "../pot";
 import { type Grams, type Millilitres, type Seconds, g, s } from "../quantity";
-import type { Problem } from "../result";
+import { type Problem, type Warning, ok } from "../result";
 import type { Vessel } from "../vessel";
 import type { Line } from "./amount";
 import { servedAtC } from "./body";
@@ -239,7 +239,8 @@ export function applyStep(
   },
 ) {
   const { kitchen } = where;
-  return kindOf(step).apply({
+  const kind = kindOf(step);
+  const done = kind.apply({
     step,
     pot: where.pot,
     vessel: where.vessel,
@@ -252,4 +253,16 @@ export function applyStep(
     trace: where.trace,
     field: where.field,
   });
+  if (!done.ok || kind.keepsAir || done.value.pot.carriers.airMl === 0) return done;
+  const { pot, warnings } = done.value;
+  return ok({
+    ...done.value,
+    pot: { ...pot, carriers: withoutAir(pot.carriers) },
+    warnings: [...warnings, AIR_GOES],
+  });
 }
+
+const AIR_GOES: Warning = {
+  code: "AIR_GOES",
+  message: "What was beaten in as air goes here again: whip after it.",
+};

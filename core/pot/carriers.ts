@@ -37,6 +37,10 @@ export interface Carriers {
   readonly acids: Readonly<Partial<Record<AcidId, number>>>;
   /** What the fat was beaten in with; `null` while nothing was beaten. */
   readonly beatenWith: EmulsionTool | null;
+  /** Air beaten in, ml. */
+  readonly airMl: number;
+  /** Whether it has set in its mould and no longer flows. */
+  readonly isSet: boolean;
 }
 
 /** No phases, no acids: the same object everywhere, so that nothing is added to anything for it. */
@@ -53,6 +57,8 @@ export const NO_CARRIERS: Carriers = {
   phases: NONE,
   acids: NONE,
   beatenWith: null,
+  airMl: 0,
+  isSet: false,
 };
 
 /** Pools whose shares a carrier can hold: what neither leaves as steam nor melts. */
@@ -124,6 +130,8 @@ export function joinCarriers(a: Carriers, b: Carriers): Carriers {
     phases: sumOf(a.phases, b.phases),
     acids: sumOf(a.acids, b.acids),
     beatenWith: a.beatenWith ?? b.beatenWith,
+    airMl: a.airMl + b.airMl,
+    isSet: a.isSet || b.isSet,
   };
 }
 
@@ -140,6 +148,7 @@ export const scaleCarriers = (c: Carriers, k: number): Carriers =>
         pureeDry: scalePools(c.pureeDry, k),
         phases: timesOf(c.phases, k),
         acids: timesOf(c.acids, k),
+        airMl: c.airMl * k,
       };
 
 /** Carriers of what an ingredient brings into the liquor. */
@@ -177,7 +186,7 @@ export function carriersOf(
 export function follow(c: Carriers, before: Pools, after: Pools): Carriers {
   if (c === NO_CARRIERS) return c;
   const left = (name: PoolName) => (before[name] > 0 ? Math.min(1, after[name] / before[name]) : 1);
-  if (OWN.every(name => left(name) === 1) && left("acidFixed") === 1) return c;
+  if (c.airMl === 0 && OWN.every(name => left(name) === 1) && left("acidFixed") === 1) return c;
   const of = (dry: Pools): Pools => ({
     ...dry,
     ...Object.fromEntries(OWN.map(name => [name, dry[name] * left(name)])),
@@ -191,6 +200,7 @@ export function follow(c: Carriers, before: Pools, after: Pools): Carriers {
     pureeDry: of(c.pureeDry),
     phases: timesOf(c.phases, left("proteinOther")),
     acids: timesOf(c.acids, left("acidFixed")),
+    airMl: c.airMl * Math.min(1, massOfPools(after) / massOfPools(before)),
   };
 }
 
@@ -211,6 +221,13 @@ export function heatCarriers(c: Carriers, toC: number, minutes: number): Carrier
 /** What a fast blender takes from starch that has thickened. */
 export const blendCarriers = (c: Carriers, seconds: number): Carriers =>
   c.starches.length ? { ...c, starches: c.starches.map(s => ({ ...s, blendedS: s.blendedS + seconds })) } : c;
+
+/** Boiled, strained or blended, what was beaten in as air is gone. */
+export const withoutAir = (c: Carriers): Carriers => (c.airMl === 0 ? c : { ...c, airMl: 0 });
+
+/** Egg that went into the liquor, g, as far as it is still there. */
+export const eggMass = ({ phases }: Carriers): number =>
+  (phases.yolk ?? 0) + (phases["whole egg"] ?? 0) + (phases["egg white"] ?? 0);
 
 /** Flour in the pan takes the colour of the roux. */
 export const colourRoux = (c: Carriers, colour: RouxColour): Carriers =>

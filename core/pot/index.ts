@@ -49,6 +49,8 @@ export {
   follow,
   heatCarriers,
   per100,
+  eggMass,
+  withoutAir,
 } from "./carriers";
 export { absorb, drain, fatCapPct, sieve, skimMass } from "./separate";
 export {

@@ -73,7 +73,7 @@ export function batchRecord(run: RunState): BatchRecord {
       }
       if (reading.kind === "probed" && reading.where === "oven")
         figures.push(
-          compared("oven", "°C", step.kind === "roast" ? step.ovenC : null, reading.temperatureC ?? null),
+          compared("oven", "°C", kindOf(step).ovenC?.(step) ?? null, reading.temperatureC ?? null),
         );
     }
     const probe = readings.filter(r => r.kind === "probed" && r.where === "pot").at(-1);

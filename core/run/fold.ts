@@ -217,7 +217,7 @@ export function massAtLevel(levelMm: number, pot: PotState, vessel: Vessel, kitc
   const filled = geometryOfVessel(vessel).volumeAtLevel(mm(levelMm));
   const liquor = Math.max(0, filled - displacedIn(pot, kitchen.facts));
   const here = liquorMass(pot);
-  const density = here > 0 ? here / volumeMlOf(pot.liquor, pot.temperatureC) : 1;
+  const density = here > 0 ? here / (volumeMlOf(pot.liquor, pot.temperatureC) + pot.carriers.airMl) : 1;
   return g(potMass(pot) - here + liquor * density);
 }
 
@@ -321,6 +321,6 @@ function corrected(
 function massOfJugs(jugs: readonly Reading[], pot: PotState): Grams {
   const volume: Millilitres = ml(jugs.reduce((sum, jug) => sum + (jug.volumeMl ?? 0), 0));
   const here = liquorMass(pot);
-  const density = here > 0 ? here / volumeMlOf(pot.liquor, pot.temperatureC) : 1;
+  const density = here > 0 ? here / (volumeMlOf(pot.liquor, pot.temperatureC) + pot.carriers.airMl) : 1;
   return g(potMass(pot) - here + volume * density);
 }

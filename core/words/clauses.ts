@@ -1,14 +1,10 @@
-import { deedSaid, kindSaid } from "./verbs";
+import { STEP_KINDS } from "../formula";
+import { NEXT_VERBS, deedSaid, kindSaid } from "./verbs";
 
 const CLAUSES = /(?:\r?\n)+|(?<=[\p{L}0-9%)])[.;]\s+|,?\s+\bthen\b\s+/iu;
 const NUMBERING = /^\s*(?:\d+[.)]|[-•*–])\s+/;
 
-// prettier-ignore
-const NEXT = [
-  "reduce", "boil down", "bring", "simmer", "strain", "pass", "drain", "degrease", "deglaze", "flame", "steep", "infuse",
-  "thicken", "bind", "mount", "whisk in", "blend", "blitz", "season", "cool", "chill", "freeze", "sweat", "roast", "add",
-  "stir in", "pour", "top up", "cook", "sieve", "enrich", "sharpen", "correct", "moisten", "check the", "hold", "keep warm", "finish with", "fold in", "discard", "remove", "cover with", "(?:warm|heat) (?:it|to|up|through)", "poach", "toast", "thin", "loosen", "stop", "caramelise", "caramelize",
-].join("|");
+const NEXT = NEXT_VERBS.join("|");
 /**
  * Verbs that after an "and" or a comma begin a step of their own; words that may as well tell a kind of thing (brown,
  * dry, rest) do not. Who simmers skims meanwhile: a "skim" after a comma is no step.
@@ -17,8 +13,6 @@ const NEXT_DEED = new RegExp(
   `(?:\\s+and\\s+(?=(?:${NEXT}|skim)\\b)|\\s*,\\s*(?:and\\s+)?(?=(?:${NEXT})\\b))`,
   "i",
 );
-/** What a step does anyway, so that no other begins with it. */
-const PART_OF: ReadonlySet<string> = new Set(["blanch drain"]);
 /** What is put somewhere, though no verb says so: "4 yolks, a spoon of mustard". */
 const AN_AMOUNT = /\d\s*(?:k?g|grams?|kilos?|ml|cl|dl|l|lit(?:re|er)s?|tbsp|tsp|cups?|yolks?|eggs?)\b/i;
 
@@ -30,7 +24,10 @@ export function deedsOf(clause: string): string[] {
   const [next = "", ...rest] = deedsOf(clause.slice(between.index + between[0].length));
   const kind = kindSaid(head) ?? (AN_AMOUNT.test(head) ? "add" : null);
   const then = kindSaid(next);
-  return kind && then && (kind !== then || kind === "add") && !PART_OF.has(`${kind} ${then}`)
+  return kind &&
+    then &&
+    (kind !== then || kind === "add") &&
+    !STEP_KINDS[kind].heard?.includes?.includes(then)
     ? [head, next, ...rest]
     : [`${head}${between[0]}${next}`, ...rest];
 }

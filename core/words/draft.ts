@@ -98,10 +98,6 @@ interface Before {
 
 /** What puts in, where no verb says so, and where the step of the verb takes nothing in. */
 const PUT_IN: StepKindName = "add";
-/** Steps that something more is put into; in the others "the shallots" are those that are there. */
-const PUTS_MORE: ReadonlySet<StepKindName> = new Set<StepKindName>([
-  ...([PUT_IN, "mount", "emulsify", "deglaze", "liaison", "thicken", "season", "flame"] as const),
-]);
 
 /** The steps of one clause: one, or two where something goes in first; none where no step was found. */
 function readClause(
@@ -126,12 +122,12 @@ function readClause(
   const own = {
     doubts: [
       ...contradictions(clause, said),
-      ...(PUTS_MORE.has(heardKind) ? again.map(one => alreadyIn(one, before)) : []),
+      ...(STEP_KINDS[heardKind].heard?.puts ? again.map(one => alreadyIn(one, before)) : []),
       ...unknown,
     ],
     questions: [
       ...ofBundles.map(ask => ({ about: "", ask })),
-      ...(said.length + unknown.length === 0 && before.went.size === 0 && NEEDS_SOMETHING.has(heardKind)
+      ...(said.length + unknown.length === 0 && before.went.size === 0 && STEP_KINDS[heardKind].heard?.begins
         ? [{ about: "", ask: "What is it, and how much? Nothing has gone in yet." }]
         : []),
     ],
@@ -148,11 +144,6 @@ function readClause(
     ? [read(PUT_IN, said, own)]
     : [read(PUT_IN, said, own, ""), read(heardKind, [], {})];
 }
-
-/** Steps that begin a pot with what they name. */
-const NEEDS_SOMETHING: ReadonlySet<StepKindName> = new Set<StepKindName>([
-  ...(["roast", "brown", "sweat", "blanch", "render", "soak"] as const),
-]);
 
 /** An ingredient without an amount of its own has the one the list gives it. */
 function fromList(one: SaidIngredient, { listed }: Before): SaidIngredient {

@@ -1,4 +1,12 @@
-import { type Line, STEP_KINDS, type Step, type StepKindName, type THICKEN_FORMS } from "../formula";
+import {
+  type Line,
+  STEP_KINDS,
+  type Step,
+  type StepKindName,
+  type THICKEN_FORMS,
+  fieldsOf,
+  kindOf,
+} from "../formula";
 import { printNumber } from "../quantity";
 import { type ReductionTarget, targetInWords } from "../reduction";
 import { sourceOf } from "./house-formulas";
@@ -36,7 +44,7 @@ export function readStep(
   // An oven says little of what cooks in it, unless it is what the step is about.
   const heat = kind === "roast" || !IN_THE_OVEN.test(clause) ? temperatureSaid(clause) : null;
   if (heat?.doubt) doubts.push(heat.doubt);
-  step = withHeat(step, heat, questions);
+  step = withHeat(step, heat, questions, doubts);
   if (step.kind === "reduce") {
     const end = reductionSaid(clause);
     if (end) step = { ...step, target: end.target };
@@ -45,7 +53,7 @@ export function readStep(
   }
   const lines = said.map(one => lineFor(one, clause, kind, id, questions));
   const unplaced = [
-    heat && !heat.question && HEATS[kind] === undefined ? `${printNumber(heat.c)} °C` : "",
+    heat && !heat.question && !heatsOf(kind).length ? `${printNumber(heat.c)} °C` : "",
     time && !("durationMin" in step) ? `${printNumber(time.min)} min` : "",
   ].filter(Boolean);
   return {
@@ -99,7 +107,7 @@ function withTime<S extends Extract<Step, { durationMin: number }>>(
     doubts.push(`“${printNumber(time.range[0])} to ${printNumber(time.range[1])} min” runs backwards.`);
   if (time?.question) questions.push({ about: "durationMin", ask: time.question });
   if (time) return { ...step, durationMin: time.min };
-  if (step.kind !== "simmer" && step.kind !== "roast" && step.kind !== "hold") return step;
+  if (!kindOf(step).heard?.asksTime) return step;
   const min = step.kind === "simmer" && BRINGS_UP.test(clause) ? ONCE_UP_MIN : step.durationMin;
   questions.push({ about: "durationMin", ask: `How long? ${printNumber(min)} min is taken until you say.` });
   return { ...step, durationMin: min };
@@ -115,30 +123,37 @@ function byOrTo(target: ReductionTarget): DraftQuestion["answers"] {
   }));
 }
 
-/** Where a step keeps its temperature, and between what it may be, °C. */
-const HEATS: Partial<Record<StepKindName, readonly [field: string, lo: number, hi: number]>> = {
-  roast: ["ovenC", 60, 300],
-  simmer: ["holdC", 40, 110],
-  cool: ["toC", 1, 80],
-  reheat: ["toC", 30, 105],
-  hold: ["holdC", 30, 98],
-  liaison: ["toC", 40, 100],
-};
-
-function withHeat(step: Step, heat: SaidTemperature | null, questions: DraftQuestion[]): Step {
-  const [field, lo, hi] = HEATS[step.kind] ?? [];
-  if (field === undefined || lo === undefined || hi === undefined) return step;
+/** What was said of heat goes where the step has room for it; what no field takes is said, and the nearest taken. */
+function withHeat(
+  step: Step,
+  heat: SaidTemperature | null,
+  questions: DraftQuestion[],
+  doubts: string[],
+): Step {
+  const heats = heatsOf(step.kind);
+  const [first] = heats;
+  if (!first) return step;
   if (!heat) {
-    if (step.kind === "roast")
+    if (kindOf(step).heard?.asksHeat)
       questions.push({
-        about: field,
-        ask: `Oven at what temperature? ${step.ovenC} °C is taken until you say.`,
+        about: first.key,
+        ask: `${first.label} at what temperature? ${String(step[first.key as keyof Step])} °C is taken until you say.`,
       });
     return step;
   }
-  if (heat.question) questions.push({ about: field, ask: heat.question });
-  return { ...step, [field]: Math.min(hi, Math.max(lo, heat.c)) } as Step;
+  const field = heats.find(({ min, max }) => heat.c >= min && heat.c <= max) ?? first;
+  if (heat.question) questions.push({ about: field.key, ask: heat.question });
+  const toC = Math.min(field.max, Math.max(field.min, heat.c));
+  if (toC !== heat.c)
+    doubts.push(
+      `${printNumber(heat.c)} °C is nothing a step “${kindOf(step).label.toLowerCase()}” can have: ${printNumber(toC)} °C is taken.`,
+    );
+  return { ...step, [field.key]: toC };
 }
+
+/** Where a kind of step keeps its temperatures, and between what they may be. */
+const heatsOf = (kind: StepKindName) =>
+  fieldsOf(STEP_KINDS[kind]).flatMap(field => (field.type === "temperature" ? [field] : []));
 
 /** What is put in up to a share of the whole. */
 const SEASONED = ["salt", "sugar"] as const;

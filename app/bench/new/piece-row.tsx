@@ -3,7 +3,9 @@ import {
   type Kitchen,
   type Step,
   blankFormula,
+  fieldsOf,
   kindOf,
+  nameOfFormula,
   namesIn,
   parseRelation,
   relationInWords,
@@ -12,10 +14,8 @@ import { g, printMass } from "~/core/quantity";
 import type { DraftQuestion } from "~/core/words";
 import { Button } from "../../ui/button";
 import { InOneForm, TypedField } from "../../ui/typed-field";
-import { STEP_FIELDS } from "../step-field-list";
 import { StepFieldInput, valueOf } from "../step-fields";
 import type { DraftChange, Piece, Verdict } from "./use-draft";
-import { nameOfFormula } from "~/core/formula";
 
 /** One piece of a recipe: the words, the step they were read as, and what is open about it. */
 export function PieceRow({
@@ -109,7 +109,7 @@ function Question({
   const [said, setSaid] = useState<Step | null>(null);
   const step = said ?? piece.step;
   const line = step.lines.find(l => l.id === question.about);
-  const field = STEP_FIELDS[step.kind].find(f => f.key === question.about);
+  const field = fieldsOf(kindOf(step)).find(f => f.key === question.about);
   return (
     <form
       className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1 rounded-md bg-saffron-wash px-2 py-1.5"
@@ -159,7 +159,6 @@ function Question({
         {field && !question.answers && (
           <StepFieldInput
             field={field}
-            kind={step.kind}
             value={valueOf(step, field)}
             vessels={kitchen.vessels}
             onChange={patch => setSaid({ ...step, ...patch } as Step)}

@@ -4,15 +4,13 @@ import { geometryOfVessel } from "../../vessel";
 import type { FormulaDocument } from "../document";
 import type { Kitchen } from "../kitchen";
 import type { StateAfterStep } from "../state-after";
-import type { Step } from "../steps";
+import { LONGEST_STEP_MIN } from "../step-field";
+import { type Step, kindOf } from "../steps";
 import { type Walk, walk } from "../walk";
 import { type Fitted, begin } from "./fit";
 import { LEAST_CORRECTION } from "./scaled";
 
 const MUCH_LONGER = 1.5;
-
-/** Steps whose written time decides what evaporates. */
-const TIMED: ReadonlySet<Step["kind"]> = new Set(["simmer", "thicken", "hold"]);
 
 /** Keeps the proportions: what simmers goes on for as long as the new surface needs. @errors those of the walk */
 export function keepProportions(
@@ -27,7 +25,8 @@ export function keepProportions(
   const reasons = new Map(fond.reasons);
   const steps = fond.document.steps.map((step, i): Step => {
     const [before, after] = [original.states[i], multiplied.states[i]];
-    if (!TIMED.has(step.kind) || !("durationMin" in step) || !before?.vessel || !after?.vessel) return step;
+    const byTheClock = kindOf(step).steams === "by the clock" && "durationMin" in step;
+    if (!byTheClock || !before?.vessel || !after?.vessel) return step;
     const surface = (state: StateAfterStep) =>
       state.vessel && state.levelMm !== null ? geometryOfVessel(state.vessel).surfaceMm2(state.levelMm) : 0;
     const [a0, a1] = [surface(before), surface(after)];
@@ -38,7 +37,7 @@ export function keepProportions(
       step.id,
       `${printNumber(longer, 2)} times as long: ${printNumber(factor, 2)} times the liquid over ${printNumber(a1 / a0, 2)} times the surface.${longer > MUCH_LONGER ? " So long a simmer also gives more and thins starch: taste and look earlier." : ""}`,
     );
-    return { ...step, durationMin: Math.min(step.durationMin * longer, 7 * 24 * 60) };
+    return { ...step, durationMin: Math.min(step.durationMin * longer, LONGEST_STEP_MIN) };
   });
   const document = { ...fond.document, steps };
   const walked = walk(document, kitchen, { cache });

@@ -1,4 +1,3 @@
-import { z } from "zod";
 import { g, printKilograms, printNumber } from "../../quantity";
 import { type Problem, type Result, type Warning, ok, refuse } from "../../result";
 import type { FormulaDocument } from "../document";
@@ -115,7 +114,7 @@ const nearest = (all: readonly Tried[], aim: number): Tried | null =>
 /** Liquids that can be started with less or more: poured ones, and not those that lift a fond. */
 const liquidLines = (walked: Walk) =>
   walked.states.flatMap(state =>
-    state.step.kind === "deglaze" || state.step.kind === "flame"
+    kindOf(state.step).keepsItsLiquid
       ? []
       : state.lines.filter(line => {
           const ingredient = state.sources.get(line.lineId);
@@ -166,10 +165,7 @@ function search(
   };
 }
 
-const namesItsPot = (step: Step): boolean => {
-  const { schema } = kindOf(step);
-  return schema instanceof z.ZodObject && "vesselId" in schema.shape;
-};
+const namesItsPot = (step: Step): boolean => "vesselId" in kindOf(step).fields;
 
 /** The formula with every pot named that a walk took. */
 const withPots = (document: FormulaDocument, walked: Walk): FormulaDocument => ({

@@ -1,5 +1,7 @@
 import type { AmountRelation, Line } from "../amount";
 import type { FormulaDocument, TargetKind } from "../document";
+import { fieldsTimes } from "../step-field";
+import { kindOf } from "../steps";
 
 /** A relation times a factor, where it holds grams of its own; relations that follow something else follow on. */
 export function relationTimes(relation: AmountRelation, factor: number): AmountRelation {
@@ -50,16 +52,7 @@ export function multiply(document: FormulaDocument, factor: number): FormulaDocu
     ),
     steps: document.steps.map(step => {
       const lines = step.lines.map(line => lineTimes(line, factor));
-      if (step.kind === "reduce" && "endG" in step.target)
-        return { ...step, lines, target: { endG: step.target.endG * factor } };
-      if (step.kind === "reduce" && "endMl" in step.target)
-        return { ...step, lines, target: { endMl: step.target.endMl * factor } };
-      if (step.kind === "degrease" && step.leaveG) return { ...step, lines, leaveG: step.leaveG * factor };
-      if (step.kind === "skim" && step.massG) return { ...step, lines, massG: step.massG * factor };
-      if (step.kind === "cover" && step.toBonesMl)
-        return { ...step, lines, toBonesMl: step.toBonesMl * factor };
-      if (step.kind === "top-up") return { ...step, lines, toMl: step.toMl * factor };
-      return { ...step, lines };
+      return { ...fieldsTimes(step, kindOf(step).fields, factor), lines };
     }),
   };
 }

@@ -1,18 +1,21 @@
-import { z } from "zod";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { time, vessel } from "../step-field";
 import { addLines, workingVessel } from "./shared";
 import { bySize } from "../../vessel";
 import { liquorMass } from "../../pot";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("add"), durationMin, vesselId });
+const fields = {
+  durationMin: time(),
+  vesselId: vessel(),
+};
 
 /** Puts things into the pot as they are. The first one chooses the pot. */
 export const add = defineStep({
   kind: "add",
   label: "Add",
-  schema,
+  fields,
   blank: id => ({ id, kind: "add" as const, lines: [], durationMin: 2 }),
   title: (_step, names) => (names.length ? `Add ${names.join(", ")}` : "Add"),
   detail: () => "as it is",
@@ -22,6 +25,28 @@ export const add = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  keepsAir: true,
+  heard: {
+    as: [
+      /\b(?:add|melt|combine|pour|put|place|(?:stir|fold|mix|beat|drop) in|whisk in|tip in|in goes|top up|cover with|finish with|(?:thin|loosen|let down|moisten|enrich|sharpen|adjust)(?: it)?(?: down| out)? with|take (?=\d|an?\b|some\b))\b/,
+    ],
+    next: [
+      "whisk in",
+      "add",
+      "stir in",
+      "pour",
+      "top up",
+      "enrich",
+      "sharpen",
+      "moisten",
+      "finish with",
+      "fold in",
+      "cover with",
+      "thin",
+      "loosen",
+    ],
+    puts: true,
+  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -1,21 +1,19 @@
-import { z } from "zod";
 import { addIngredient, drain, exitMass, holdBack, solidsMass } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok, refuse } from "../../result";
 import { simmerSolids } from "../../stock";
-import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { flag, number, time, vessel } from "../step-field";
 import { addLines, at, atTemperature, nearBoilC, workingVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("blanch"),
-  durationMin,
+const fields = {
+  durationMin: time(),
   /** Water for each gram of what is blanched. */
-  waterPerG: z.number().min(0.5).max(20),
+  waterPerG: number("Water per g", "g", 0.5, 20),
   /** Into iced water afterwards. */
-  ice: z.boolean(),
-  vesselId,
-});
+  ice: flag("then into ice"),
+  vesselId: vessel(),
+};
 
 /** As cold as iced water leaves it, °C. Common practice, no source. */
 const ICED_C = degC(5);
@@ -24,7 +22,7 @@ const ICED_C = degC(5);
 export const blanch = defineStep({
   kind: "blanch",
   label: "Blanch",
-  schema,
+  fields,
   blank: id => ({ id, kind: "blanch" as const, lines: [], durationMin: 3, waterPerG: 4, ice: false }),
   title: (_step, names) => (names.length ? `Blanch the ${names.join(", ")}` : "Blanch"),
   detail: step =>
@@ -38,6 +36,12 @@ export const blanch = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  timeHangsOnMain: true,
+  heard: {
+    as: [/\b(blanch|blanche)\b/],
+    begins: true,
+    includes: ["drain"],
+  },
   apply: context => {
     const { step, facts } = context;
     const water = context.ingredientById("water");

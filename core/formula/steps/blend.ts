@@ -1,11 +1,11 @@
-import { z } from "zod";
 import { blendCarriers, emulsify, sieve } from "../../pot";
 import { minutes } from "../../quantity";
 import { type Warning, ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { ANYTHING_DEEP, asThemselves, choice, textIfAny, time, vessel } from "../step-field";
 import { addLines, workingVessel } from "./shared";
 
-export const BLEND_TOOLS = [
+const BLEND_TOOLS = [
   "jar blender",
   "stick blender",
   "food mill",
@@ -15,15 +15,13 @@ export const BLEND_TOOLS = [
 ] as const;
 const BLADES: readonly string[] = ["jar blender", "stick blender", "food processor"];
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("blend"),
-  tool: z.enum(BLEND_TOOLS),
-  durationMin,
+const fields = {
+  tool: choice("With", asThemselves(BLEND_TOOLS)),
   /** What must be taken out before: ticked on the Stove. */
-  reserveFirst: z.string().max(120).optional(),
-  vesselId,
-});
+  reserveFirst: textIfAny("Set aside first", 120),
+  durationMin: time(),
+  vesselId: vessel("In", ANYTHING_DEEP),
+};
 
 /** Minutes under a fast blade from which a purée is as fine as it gets. Our estimate. */
 const FINE_AFTER_MIN = 3;
@@ -38,7 +36,7 @@ const CLOSED_JAR_C = 60;
 export const blend = defineStep({
   kind: "blend",
   label: "Blend",
-  schema,
+  fields,
   blank: id => ({ id, kind: "blend" as const, lines: [], tool: "stick blender" as const, durationMin: 4 }),
   title: step => (BLADES.includes(step.tool) ? "Blend" : "Work to a purée"),
   detail: step => step.tool,
@@ -53,6 +51,10 @@ export const blend = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  heard: {
+    as: [/\b(blend|liquidise|liquidize|purée|puree|blitz)\b/],
+    next: ["blend", "blitz"],
+  },
   ticks: step =>
     step.reserveFirst ? [{ what: `Set aside before blending: ${step.reserveFirst}`, before: "begin" }] : [],
   apply: context => {
@@ -84,7 +86,7 @@ export const blend = defineStep({
     const bound = emulsify(merged.value, merged.value.floatFatG);
     if (!bound.ok) return bound;
     const carriers = blendCarriers(
-      { ...bound.value.carriers, fineness: finenessOf(step.tool, step.durationMin) },
+      { ...bound.value.carriers, isSet: false, fineness: finenessOf(step.tool, step.durationMin) },
       step.tool === "jar blender" ? step.durationMin * 60 * facts.bladeRuns : 0,
     );
     const pot = { ...bound.value, carriers };

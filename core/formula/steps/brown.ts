@@ -1,11 +1,13 @@
-import { z } from "zod";
 import { dryPart, massOfPools } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { time } from "../step-field";
 import { addLines, workingVessel } from "./shared";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("brown"), durationMin });
+const fields = {
+  durationMin: time(),
+};
 
 const BROWNING_C = degC(95);
 
@@ -13,7 +15,7 @@ const BROWNING_C = degC(95);
 export const brown = defineStep({
   kind: "brown",
   label: "Brown",
-  schema,
+  fields,
   blank: id => ({ id, kind: "brown" as const, lines: [], durationMin: 15 }),
   title: (_step, names) =>
     names.length > 2 ? "Brown the mirepoix" : names.length ? `Brown the ${names.join(", ")}` : "Brown",
@@ -21,10 +23,18 @@ export const brown = defineStep({
   cue: "brown at the edges, sweet smell, the fond loose under the spoon",
   cautions: () => ["Extraction on; smoking fat is too hot."],
   place: "fire",
-  steams: true,
+  steams: "to the end",
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  cooks: true,
+  fond: "leaves",
+  rule: "loss = share · what this step adds",
+  heard: {
+    as: [/\b(brown|colou?r|sear|caramelise|caramelize|fry|toast)\b/],
+    next: ["toast", "caramelise", "caramelize"],
+    begins: true,
+  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -1,4 +1,3 @@
-import { z } from "zod";
 import {
   addPools,
   exitMass,
@@ -12,29 +11,34 @@ import {
 } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { choice, numberIfAny, time } from "../step-field";
 
 /** Ways to a clear liquor, with what each costs of it. Losses: common practice, no source; the filter 1.5 % (C139). */
-export const CLARIFY_METHODS = {
+const CLARIFY_METHODS = {
   "egg white": { label: "raft of egg white", lossPct: 8 },
   "frozen gelatin": { label: "frozen, then thawed through a cloth", lossPct: 15 },
   cloth: { label: "muslin and paper", lossPct: 1.5 },
 } as const;
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("clarify"),
-  method: z.enum(["egg white", "frozen gelatin", "cloth"]),
-  /** Liquor lost with it, per cent; the method’s own when empty. */
-  lossPct: z.number().min(0).max(60).optional(),
-  durationMin,
-});
+const METHOD_WORDS = {
+  "egg white": CLARIFY_METHODS["egg white"].label,
+  "frozen gelatin": CLARIFY_METHODS["frozen gelatin"].label,
+  cloth: CLARIFY_METHODS.cloth.label,
+};
+
+const fields = {
+  method: choice("How", METHOD_WORDS),
+  /** Liquor lost with it, per cent. */
+  lossPct: numberIfAny("Lost with it", "%", 0, 60, "as usual"),
+  durationMin: time(),
+};
 
 /** Clears a liquor: what clouds it leaves with the raft, the ice or the cloth. */
 export const clarify = defineStep({
   kind: "clarify",
   label: "Clarify",
-  schema,
+  fields,
   blank: id => ({ id, kind: "clarify" as const, lines: [], method: "cloth" as const, durationMin: 20 }),
   title: () => "Clarify",
   detail: step =>
@@ -46,6 +50,8 @@ export const clarify = defineStep({
   attention: "look in",
   takesLines: true,
   endsAtMark: false,
+  takesOut: true,
+  speaksOfItsEgg: true,
   apply: context => {
     const { step, facts } = context;
     // The raft sets and leaves whole: what is put in for it goes out again with the liquor that clings.

@@ -1,18 +1,27 @@
-import { z } from "zod";
-import { COOLING_METHODS, type CoolingMethod, coolingCourse, sinksOf } from "../../cooling";
+import { type CoolingMethod, coolingCourse, sinksOf } from "../../cooling";
 import { liquorMass, specificHeat } from "../../pot";
 import { degC, mm } from "../../quantity";
 import { ok, refuse } from "../../result";
 import { geometryOfVessel } from "../../vessel";
-import { defineStep, missingVessel, outcome, stepFields } from "../step-kind";
+import { defineStep, missingVessel, outcome } from "../step-kind";
+import { choice, temperature } from "../step-field";
 import { at, bystanders, levelIn } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("cool"),
-  method: z.enum(COOLING_METHODS),
-  toC: z.number().min(1).max(80),
-});
+const METHOD_WORDS: Record<CoolingMethod, string> = {
+  "ice-bath": "ice sink, stirred",
+  "ice-bath-still": "ice sink, nobody stirs",
+  "walk-in": "walk-in, covered",
+  "walk-in-fan": "walk-in, under the fan",
+  blast: "blast chiller",
+  "running-water": "running water, stirred",
+  "ice-wand": "ice wand, stirred",
+  room: "on the bench",
+};
+
+const fields = {
+  method: choice("Where", METHOD_WORDS),
+  toC: temperature("Down to", 1, 80),
+};
 
 const WHERE: Record<CoolingMethod, string> = {
   "ice-bath": "in the ice sink, stirred",
@@ -29,7 +38,7 @@ const WHERE: Record<CoolingMethod, string> = {
 export const cool = defineStep({
   kind: "cool",
   label: "Cool",
-  schema,
+  fields,
   blank: id => ({ id, kind: "cool" as const, lines: [], method: "ice-bath" as const, toC: 5 }),
   title: step => `Cool to ${step.toC} °C`,
   detail: step => WHERE[step.method],
@@ -41,6 +50,12 @@ export const cool = defineStep({
   attention: "look in",
   takesLines: false,
   endsAtMark: false,
+  keepsAir: true,
+  finishes: true,
+  heard: {
+    as: [/\b(cool|chill|ice bath|(?:hold|keep|store)\b[^,.;]*\b(?:fridge|refrigerator|cold room))\b/],
+    next: ["cool", "chill"],
+  },
   apply: context => {
     const { step, facts, vessel, pot } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Cooling"));

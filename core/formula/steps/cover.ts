@@ -1,29 +1,27 @@
-import { z } from "zod";
 import { SHELF_TEMPERATURE_C, addIngredient, volumeAt20, waterDensityKgM3 } from "../../pot";
 import { g, minutes, ml, mm } from "../../quantity";
 import { ok, refuse } from "../../result";
 import { coverFromMeasure, coverWith, geometryOfVessel, smallestForCover } from "../../vessel";
-import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { flag, litresIfAny, number, time, vessel } from "../step-field";
 import { at, displacedIn, heapsOf, namedVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("cover"),
+const fields = {
   /** Liquid over the heap, mm; 0 is "barely cover". */
-  depthMm: z.number().min(0).max(300),
-  /** Litres the cook measured up to the top of the bones; beats the packing estimate. */
-  toBonesMl: z.number().positive().optional(),
+  depthMm: number("Over the bones", "mm", 0, 300),
+  /** Measured up to the top of the bones; beats the packing estimate. */
+  toBonesMl: litresIfAny("Measured to the bones", "by eye"),
+  vesselId: vessel("Pot", undefined, "smallest that fits"),
   /** Whether liquid already in the pot (the deglazed fond) counts. */
-  countFond: z.boolean(),
-  durationMin,
-  vesselId,
-});
+  countFond: flag("fond water counts"),
+  durationMin: time(),
+};
 
 /** Covers what lies in the pot with cold water, and chooses the smallest pot that takes it. */
 export const cover = defineStep({
   kind: "cover",
   label: "Cover with water",
-  schema,
+  fields,
   blank: id => ({ id, kind: "cover" as const, lines: [], depthMm: 25, countFond: true, durationMin: 10 }),
   title: () => "Cover with cold water",
   detail: step =>
@@ -34,6 +32,12 @@ export const cover = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: true,
+  rule: "V = V(h heap + cover) − V solids − fond",
+  heard: {
+    as: [
+      /\bcover\b[^,.;]*\bwith\b[^,.;]*\bwater\b|\b(?:(?:top up|fill(?: up)?|add|pour(?: in| on| over)?) (?:with )?)?(?:enough )?(?:the )?(?:cold )?water to cover\b/,
+    ],
+  },
   apply: context => {
     const { step, pot, facts } = context;
     const water = context.ingredientById("water");

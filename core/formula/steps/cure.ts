@@ -1,19 +1,16 @@
-import { z } from "zod";
 import { addPools, massOfPools, onePool, solidsMass } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok, refuse } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { number, time } from "../step-field";
 import { addLines, atTemperature } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("cure"),
-  /** Salt on what is cured, per cent of its weight. */
-  saltPct: z.number().min(0).max(12),
-  /** Sugar beside it, per cent. */
-  sugarPct: z.number().min(0).max(12),
-  durationMin,
-});
+const fields = {
+  /** On what is cured, per cent of its weight. */
+  saltPct: number("Salt", "%", 0, 12),
+  sugarPct: number("Sugar", "%", 0, 12),
+  durationMin: time(),
+};
 
 /** Cold where a cure stands, °C. */
 const COLD_C = degC(4);
@@ -22,7 +19,7 @@ const COLD_C = degC(4);
 export const cure = defineStep({
   kind: "cure",
   label: "Cure",
-  schema,
+  fields,
   blank: id => ({ id, kind: "cure" as const, lines: [], saltPct: 2.5, sugarPct: 0.8, durationMin: 960 }),
   title: (_step, names) => (names.length ? `Cure the ${names.join(", ")}` : "Cure"),
   detail: step =>
@@ -33,6 +30,10 @@ export const cure = defineStep({
   attention: "leave",
   takesLines: true,
   endsAtMark: false,
+  timeHangsOnMain: true,
+  heard: {
+    as: [/\b(cure)\b/],
+  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

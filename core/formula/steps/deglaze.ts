@@ -1,16 +1,18 @@
-import { z } from "zod";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { time } from "../step-field";
 import { addLines, workingVessel } from "./shared";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("deglaze"), durationMin });
+const fields = {
+  durationMin: time(),
+};
 
 /** Dissolves the fond. Its liquid counts as part of the wetting that follows. */
 export const deglaze = defineStep({
   kind: "deglaze",
   label: "Deglaze",
-  schema,
+  fields,
   blank: id => ({ id, kind: "deglaze" as const, lines: [], durationMin: 5 }),
   title: (_step, names) =>
     names.length && names[0] !== "water" ? `Deglaze with ${names.join(", ")}` : "Deglaze",
@@ -21,6 +23,13 @@ export const deglaze = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  fond: "lifts",
+  keepsItsLiquid: true,
+  heard: {
+    as: [/\b(deglaze|de-glaze|lift the fond|stop (?:it|the \w+) with)/],
+    next: ["deglaze", "stop"],
+    puts: true,
+  },
   apply: context => {
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;

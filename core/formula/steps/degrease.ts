@@ -1,25 +1,21 @@
-import { z } from "zod";
 import { exitMass, skimFat } from "../../pot";
 import { g, minutes, printMass } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { choice, gramsIfAny, time } from "../step-field";
 
-export const DEGREASE_METHODS = ["ladle", "chilled"] as const;
-
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("degrease"),
-  method: z.enum(DEGREASE_METHODS),
-  /** Fat meant to stay in, g: what the roux wants. */
-  leaveG: z.number().nonnegative().max(100_000).optional(),
-  durationMin,
-});
+const fields = {
+  method: choice("How", { ladle: "ladle or tip", chilled: "chill and lift" }),
+  /** Fat meant to stay in: what the roux wants. */
+  leaveG: gramsIfAny("Leave in", 100_000, "none"),
+  durationMin: time(),
+};
 
 /** Takes the fat off: with the ladle while hot, or lifted in one piece once it has set. */
 export const degrease = defineStep({
   kind: "degrease",
   label: "Take the fat off",
-  schema,
+  fields,
   blank: id => ({ id, kind: "degrease" as const, lines: [], method: "ladle" as const, durationMin: 10 }),
   title: step => (step.method === "chilled" ? "Lift the set fat" : "Tip off the fat"),
   detail: step =>
@@ -36,6 +32,14 @@ export const degrease = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
+  takesOut: true,
+  rule: "taken = share · floating fat · (1 + carry)",
+  heard: {
+    as: [
+      /\b(degrease|defat|(?:skim|pour|spoon|drain|lift|take|remove)(?: off| away)?(?: all| most)?(?: of)?(?: the| any)?(?: excess)? fat)\b/,
+    ],
+    next: ["degrease"],
+  },
   apply: context => {
     const { step, facts } = context;
     const [share, carry] =

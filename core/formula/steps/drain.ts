@@ -1,16 +1,18 @@
-import { z } from "zod";
 import { drain as drainPot, exitMass, holdBack } from "../../pot";
 import { g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { time } from "../step-field";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("drain"), durationMin });
+const fields = {
+  durationMin: time(),
+};
 
 /** Pours the cooking liquor off and keeps what was cooked in it. */
 export const drain = defineStep({
   kind: "drain",
   label: "Drain",
-  schema,
+  fields,
   blank: id => ({ id, kind: "drain" as const, lines: [], durationMin: 5 }),
   title: () => "Drain",
   detail: step => `${step.durationMin} min in the colander; the liquor goes`,
@@ -20,6 +22,11 @@ export const drain = defineStep({
   attention: "look in",
   takesLines: false,
   endsAtMark: false,
+  takesOut: true,
+  heard: {
+    as: [/\b(drain)\b/],
+    next: ["drain"],
+  },
   apply: context => {
     const { facts } = context;
     const pot = drainPot(context.pot, kind => holdBack(kind, facts), facts.fatCling);

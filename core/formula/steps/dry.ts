@@ -1,18 +1,16 @@
-import { z } from "zod";
 import { type PotState, dryPart, evaporate, massOfPools, potMass } from "../../pot";
 import { type Grams, degC, g, minutes, printMass } from "../../quantity";
 import { ok, refuse } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { number, time, vessel } from "../step-field";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("dry"),
+const fields = {
   /** Weight that leaves as steam, per cent of what is in the pan. */
-  lossPct: z.number().gt(0).max(90),
-  durationMin,
-  vesselId,
-});
+  lossPct: number("Weight lost", "%", 0.01, 90),
+  durationMin: time(),
+  vesselId: vessel(),
+};
 
 const DRYING_C = degC(95);
 
@@ -20,17 +18,21 @@ const DRYING_C = degC(95);
 export const dry = defineStep({
   kind: "dry",
   label: "Dry on the fire",
-  schema,
+  fields,
   blank: id => ({ id, kind: "dry" as const, lines: [], lossPct: 6, durationMin: 6 }),
   title: (_step, names) => (names.length ? `Cook the ${names.join(", ")} dry` : "Dry on the fire"),
   detail: step => `until ${step.lossPct} % of the weight is gone; stop on the scale`,
   cue: "hiss instead of bubbling; a film on the pan",
   cautions: () => ["It catches at the end: stir to the bottom, lower the flame."],
   place: "fire",
-  steams: true,
+  steams: "to the end",
   attention: "watch",
   takesLines: true,
   endsAtMark: true,
+  timeHangsOnMain: true,
+  heard: {
+    as: [/\b(dry|until it hisses)\b/],
+  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

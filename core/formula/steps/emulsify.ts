@@ -1,24 +1,22 @@
-import { z } from "zod";
 import { emulsify as beatIn } from "../../pot";
 import { EMULSION_TOOLS } from "../../emulsion";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { ANYTHING_DEEP, asThemselves, choice, time, vessel } from "../step-field";
 import { addLines, workingVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("emulsify"),
-  tool: z.enum(EMULSION_TOOLS),
-  durationMin,
-  vesselId,
-});
+const fields = {
+  tool: choice("With", asThemselves(EMULSION_TOOLS)),
+  durationMin: time(),
+  vesselId: vessel("In", ANYTHING_DEEP),
+};
 
 /** Beats oil or fat into water until they hold together; everything fat in the bowl is taken up. */
 export const emulsify = defineStep({
   kind: "emulsify",
   label: "Emulsify",
-  schema,
+  fields,
   blank: id => ({ id, kind: "emulsify" as const, lines: [], tool: "whisk" as const, durationMin: 7 }),
   title: (_step, names) => (names.length ? `Beat in ${names.join(", ")}` : "Beat to an emulsion"),
   detail: step => `${step.tool}; any fat in thin drops for the first tenth, then in a thread`,
@@ -28,6 +26,12 @@ export const emulsify = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  heard: {
+    as: [
+      /\b(emulsify|oil in a (?:thin )?(?:stream|thread)|(?:beat|whisk|trickle|drizzle) in\b[^,.;]*\b(?:oil|(?:melted|warm|clarified) butter))\b/,
+    ],
+    puts: true,
+  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

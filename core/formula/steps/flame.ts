@@ -1,18 +1,20 @@
-import { z } from "zod";
 import { retainedShare } from "../../alcohol";
 import { evaporate } from "../../pot";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { time } from "../step-field";
 import { addLines } from "./shared";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("flame"), durationMin });
+const fields = {
+  durationMin: time(),
+};
 
 /** Lights a spirit: some of its alcohol burns, never all of it. */
 export const flame = defineStep({
   kind: "flame",
   label: "Flame",
-  schema,
+  fields,
   blank: id => ({ id, kind: "flame" as const, lines: [], durationMin: 1 }),
   title: (_step, names) => (names.length ? `Flame the ${names.join(", ")}` : "Flame"),
   detail: () => "off the heat, lit, until it goes out by itself",
@@ -25,6 +27,12 @@ export const flame = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  keepsItsLiquid: true,
+  heard: {
+    as: [/\b(flame|flamb)/],
+    next: ["flame"],
+    puts: true,
+  },
   apply: context => {
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;

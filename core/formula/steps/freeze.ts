@@ -1,17 +1,15 @@
-import { z } from "zod";
 import { degC, minutes, printNumber } from "../../quantity";
 import { ok } from "../../result";
 import { geometryOfVessel } from "../../vessel";
-import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { ANYTHING_DEEP, temperature, time, vessel } from "../step-field";
 import { filledMl, workingVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("freeze"),
-  toC: z.number().min(-40).max(-5),
-  durationMin,
-  vesselId,
-});
+const fields = {
+  toC: temperature("Down to", -40, -5),
+  durationMin: time(),
+  vesselId: vessel("In", ANYTHING_DEEP),
+};
 
 /** Ice takes about a tenth more room than water. Source: density of ice 0.917 g/ml. */
 const ICE_GROWS = 1.09;
@@ -20,7 +18,7 @@ const ICE_GROWS = 1.09;
 export const freeze = defineStep({
   kind: "freeze",
   label: "Freeze",
-  schema,
+  fields,
   blank: id => ({ id, kind: "freeze" as const, lines: [], toC: -18, durationMin: 480 }),
   title: step => `Freeze to ${step.toC} °C`,
   detail: () => "cold first, flat, covered, labelled",
@@ -32,6 +30,12 @@ export const freeze = defineStep({
   attention: "leave",
   takesLines: false,
   endsAtMark: false,
+  keepsAir: true,
+  finishes: true,
+  heard: {
+    as: [/\b(freeze)\b/],
+    next: ["freeze"],
+  },
   apply: context => {
     const { step } = context;
     const vessel = workingVessel(context, context.pot, step.vesselId, ["container", "pot", "pan"]);

@@ -1,24 +1,22 @@
-import { z } from "zod";
 import { potMass } from "../../pot";
 import { degC } from "../../quantity";
 import { ok, refuse } from "../../result";
 import { LIDS } from "../../reduction";
-import { defineStep, durationMin, missingVessel, outcome, stepFields, took } from "../step-kind";
+import { defineStep, missingVessel, outcome, took } from "../step-kind";
+import { asThemselves, choice, temperature, time } from "../step-field";
 import { keepAt } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("hold"),
-  holdC: z.number().min(30).max(98),
-  durationMin,
-  lid: z.enum(LIDS),
-});
+const fields = {
+  holdC: temperature("Held at", 30, 98),
+  durationMin: time(),
+  lid: choice("Lid", asThemselves(LIDS)),
+};
 
 /** Keeps it warm for service: water goes on leaving, so the salt climbs. */
 export const hold = defineStep({
   kind: "hold",
   label: "Hold for service",
-  schema,
+  fields,
   blank: id => ({ id, kind: "hold" as const, lines: [], holdC: 65, durationMin: 60, lid: "on" as const }),
   title: step => `Hold at ${step.holdC} °C`,
   detail: step => `at most ${step.durationMin} min, lid ${step.lid}`,
@@ -28,10 +26,16 @@ export const hold = defineStep({
       ? ["Below the hot-hold limit time is the control: the clock starts when it is made, then it goes."]
       : ["Checked and logged every two hours; follow your local food code."],
   place: "fire",
-  steams: true,
+  steams: "by the clock",
   attention: "leave",
   takesLines: false,
   endsAtMark: false,
+  finishes: true,
+  heard: {
+    as: [/\b(hold|keep warm|bain)\b/],
+    next: ["hold", "keep warm"],
+    asksTime: true,
+  },
   apply: context => {
     const { step, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Holding"));

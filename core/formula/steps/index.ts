@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { StepKind } from "../step-kind";
+import type { Place, StepKind } from "../step-kind";
 import { add } from "./add";
 import { blanch } from "./blanch";
 import { blend } from "./blend";
@@ -29,6 +29,7 @@ import { reserve } from "./reserve";
 import { rest } from "./rest";
 import { roast } from "./roast";
 import { season } from "./season";
+import { set } from "./set";
 import { simmer } from "./simmer";
 import { skim } from "./skim";
 import { soak } from "./soak";
@@ -38,6 +39,7 @@ import { sweat } from "./sweat";
 import { thaw } from "./thaw";
 import { thicken } from "./thicken";
 import { topUp } from "./top-up";
+import { whip } from "./whip";
 
 /** The register: a new kind of step is one file and one line here. In the order a cook looks for them. */
 export const STEP_KINDS = {
@@ -64,7 +66,9 @@ export const STEP_KINDS = {
   reduce,
   thicken,
   liaison,
+  set,
   emulsify,
+  whip,
   mount,
   reserve,
   blend,
@@ -81,52 +85,20 @@ export const STEP_KINDS = {
   note,
 } as const;
 
-/** A schema as the union of all kinds wants it: an object whose `kind` tells it from the others. */
-const asOption = <T extends z.ZodType>(schema: T) => schema as z.ZodObject & T;
-
-export const stepSchema = z.discriminatedUnion("kind", [
-  asOption(add.schema),
-  asOption(soak.schema),
-  asOption(blanch.schema),
-  asOption(cure.schema),
-  asOption(roast.schema),
-  asOption(brown.schema),
-  asOption(sweat.schema),
-  asOption(render.schema),
-  asOption(deglaze.schema),
-  asOption(flame.schema),
-  asOption(cover.schema),
-  asOption(simmer.schema),
-  asOption(topUp.schema),
-  asOption(skim.schema),
-  asOption(steep.schema),
-  asOption(lift.schema),
-  asOption(strain.schema),
-  asOption(drain.schema),
-  asOption(degrease.schema),
-  asOption(clarify.schema),
-  asOption(reduce.schema),
-  asOption(thicken.schema),
-  asOption(liaison.schema),
-  asOption(emulsify.schema),
-  asOption(mount.schema),
-  asOption(reserve.schema),
-  asOption(blend.schema),
-  asOption(pass.schema),
-  asOption(season.schema),
-  asOption(dry.schema),
-  asOption(rest.schema),
-  asOption(cool.schema),
-  asOption(freeze.schema),
-  asOption(thaw.schema),
-  asOption(reheat.schema),
-  asOption(hold.schema),
-  asOption(portion.schema),
-  asOption(note.schema),
-]);
-
 export type StepKindName = keyof typeof STEP_KINDS;
 export type Step = { [K in StepKindName]: z.infer<(typeof STEP_KINDS)[K]["schema"]> }[StepKindName];
 
+/** Any step: its kind tells which. */
+export const stepSchema = z.discriminatedUnion(
+  "kind",
+  Object.values(STEP_KINDS).map(kind => kind.schema) as unknown as [z.ZodObject, ...z.ZodObject[]],
+) as unknown as z.ZodType<Step>;
+
 /** The kind of a step, with its functions typed for any step: the union guarantees that kind and step belong together. */
 export const kindOf = (step: Step): StepKind<Step> => STEP_KINDS[step.kind] as unknown as StepKind<Step>;
+
+/** Where the pot is during a step. */
+export function placeOf(step: Step): Place {
+  const { place } = kindOf(step);
+  return typeof place === "function" ? place(step) : place;
+}

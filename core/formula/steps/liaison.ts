@@ -1,17 +1,15 @@
-import { z } from "zod";
 import { emulsify, liquorMass } from "../../pot";
 import { degC, minutes } from "../../quantity";
 import { type Warning, ok, refuse } from "../../result";
-import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
+import { defineStep, missingVessel, outcome } from "../step-kind";
+import { temperature, time } from "../step-field";
 import { addLines, atTemperature } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("liaison"),
-  /** Where it is taken to and held, °C. */
-  toC: z.number().min(40).max(100),
-  durationMin,
-});
+const fields = {
+  /** Where it is taken to and held. */
+  toC: temperature("Taken to", 40, 100),
+  durationMin: time(),
+};
 
 /** Yolk sets from here on, °C; it curdles above the ceiling, which flour lifts. Source: docs/models.md "Liaison". */
 const SETS_FROM_C = 75;
@@ -29,7 +27,7 @@ export const ceilingOf = (starchShare: number): number =>
 export const liaison = defineStep({
   kind: "liaison",
   label: "Liaison",
-  schema,
+  fields,
   blank: id => ({ id, kind: "liaison" as const, lines: [], toC: 80, durationMin: 6 }),
   title: () => "Bind with yolk and cream",
   detail: step => `temper with a ladle at a time, back to ${step.toC} °C, never boiling`,
@@ -41,6 +39,15 @@ export const liaison = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  cooks: true,
+  speaksOfItsEgg: true,
+  heard: {
+    as: [
+      /\b(temper|liaison|yolks? and cream)\b/,
+      /\b(whisk|beat|cook)\b[^.;]*\byolks?\b(?=[^.;]*\b(over|bain|ribbon|to \d))/,
+    ],
+    puts: true,
+  },
   apply: context => {
     const { step, facts, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "A liaison"));

@@ -1,19 +1,17 @@
-import { z } from "zod";
 import { exitMass, holdBack, strain as strainPot } from "../../pot";
 import { minutes } from "../../quantity";
 import { ok, refuse } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { choice, flag, textIfAny, time } from "../step-field";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("lift"),
-  what: z.enum(["aromatics", "everything solid"]),
-  /** Kept for the plate or the next pot; else it goes. */
-  keep: z.boolean(),
+const fields = {
+  what: choice("What", { aromatics: "herbs and spices", "everything solid": "everything solid" }),
+  /** For the plate or the next pot; else it goes. */
+  keep: flag("kept for the plate"),
   /** What must come out again, counted: "2 cinnamon, 5 bay, 1 bundle". */
-  tally: z.string().max(120).optional(),
-  durationMin,
-});
+  tally: textIfAny("Count them out", 120),
+  durationMin: time(),
+};
 
 /** A tally piece by piece: "2 cinnamon, 5 bay and 1 bundle" is three to count. */
 const piecesOf = (tally: string | undefined): string[] =>
@@ -26,7 +24,7 @@ const piecesOf = (tally: string | undefined): string[] =>
 export const lift = defineStep({
   kind: "lift",
   label: "Lift out",
-  schema,
+  fields,
   blank: id => ({
     id,
     kind: "lift" as const,
@@ -54,6 +52,14 @@ export const lift = defineStep({
       ? piecesOf(step.tally).map(piece => ({ what: `Out again: ${piece}`, before: "end" as const }))
       : [],
   endsAtMark: false,
+  keepsAir: true,
+  takesOut: true,
+  heard: {
+    as: [
+      /\b(lift out|take out the|(?:remove|discard|fish out)\b[^,.;]*\b(?:herbs?|bay|thyme|rosemary|bundle|bouquet|stems?|stalks|aromatics|cloves?|cinnamon|star anise)\b)/,
+    ],
+    next: ["discard", "remove"],
+  },
   apply: context => {
     const { step, facts, pot } = context;
     const out = pot.solids.filter(part => step.what !== "aromatics" || part.kind === "herbs");

@@ -1,11 +1,13 @@
-import { z } from "zod";
 import { emulsify } from "../../pot";
 import { degC, minutes } from "../../quantity";
 import { type Warning, ok, refuse } from "../../result";
-import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
+import { defineStep, missingVessel, outcome } from "../step-kind";
+import { time } from "../step-field";
 import { addLines, atTemperature } from "./shared";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("mount"), durationMin });
+const fields = {
+  durationMin: time(),
+};
 
 /** Butter straight from the cold, °C; window of the mounted sauce, °C. Source: docs/models.md "Butter". */
 const COLD_BUTTER_C = degC(5);
@@ -17,7 +19,7 @@ const MOUNTED_C = 60;
 export const mount = defineStep({
   kind: "mount",
   label: "Mount with butter",
-  schema,
+  fields,
   blank: id => ({ id, kind: "mount" as const, lines: [], durationMin: 3 }),
   title: (_step, names) => (names.length ? `Mount with ${names.join(", ")}` : "Mount"),
   detail: () => "cold, in cubes, off the boil, the pan moving",
@@ -27,6 +29,14 @@ export const mount = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  finishes: true,
+  heard: {
+    as: [
+      /\b(mount|mont(?:er|ez|e)|swirl in|(?:whisk|beat|whip) in\b[^,.;]*\bbutter|finish with\b[^,.;]*\bbutter)\b/,
+    ],
+    next: ["mount"],
+    puts: true,
+  },
   apply: context => {
     const { step, facts, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Mounting"));

@@ -1,20 +1,18 @@
-import { z } from "zod";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { text, time } from "../step-field";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("note"),
-  text: z.string().min(1).max(400),
-  durationMin,
-});
+const fields = {
+  text: text("What to do", 400),
+  durationMin: time(),
+};
 
 /** Anything else a cook must do: it changes nothing in the pot. */
 export const note = defineStep({
   kind: "note",
   label: "Note",
-  schema,
+  fields,
   blank: id => ({ id, kind: "note" as const, lines: [], text: "Label: name, date, who", durationMin: 2 }),
   title: step => step.text,
   detail: () => "",
@@ -24,6 +22,7 @@ export const note = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
+  keepsAir: true,
   apply: context =>
     ok(outcome(context.pot, context.vessel, minutes(context.step.durationMin * context.facts.handTimes))),
 });

@@ -1,24 +1,22 @@
-import { z } from "zod";
 import { exitMass, sieve } from "../../pot";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { ANYTHING_DEEP, number, time, vessel } from "../step-field";
 import { workingVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("pass"),
-  /** What goes through, per cent of the mass. */
-  yieldPct: z.number().min(10).max(100),
-  durationMin,
-  vesselId,
-});
+const fields = {
+  /** Per cent of the mass. */
+  yieldPct: number("Goes through", "%", 10, 100),
+  durationMin: time(),
+  vesselId: vessel("Into", ANYTHING_DEEP),
+};
 
 /** Passes a purée through a sieve; skins, seeds and coarse fibre stay. */
 export const pass = defineStep({
   kind: "pass",
   label: "Pass through a sieve",
-  schema,
+  fields,
   blank: id => ({ id, kind: "pass" as const, lines: [], yieldPct: 96, durationMin: 8 }),
   title: () => "Pass through the sieve",
   detail: step => `${step.yieldPct} % goes through; scrape the underside`,
@@ -28,6 +26,12 @@ export const pass = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
+  finishes: true,
+  takesOut: true,
+  heard: {
+    as: [/\b(pass|sieve|through a (?:fine )?sieve)\b/],
+    next: ["pass", "sieve"],
+  },
   ticks: () => [{ what: "Underside of the sieve scraped off, no grain in the clean pan", before: "end" }],
   apply: context => {
     const { step, facts } = context;

@@ -1,21 +1,19 @@
-import { z } from "zod";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { number, text, time } from "../step-field";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("portion"),
-  portionG: z.number().positive().max(10_000),
-  into: z.string().min(1).max(80),
-  durationMin,
-});
+const fields = {
+  portionG: number("Each", "g", 0.01, 10_000),
+  into: text("Into", 80),
+  durationMin: time(),
+};
 
 /** Portions what was made; nothing leaves the books. */
 export const portion = defineStep({
   kind: "portion",
   label: "Portion",
-  schema,
+  fields,
   blank: id => ({ id, kind: "portion" as const, lines: [], portionG: 250, into: "tubs", durationMin: 10 }),
   title: step => `Portion into ${step.into}`,
   detail: step => `${step.portionG} g each, labelled`,
@@ -25,6 +23,8 @@ export const portion = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
+  keepsAir: true,
+  finishes: true,
   apply: context =>
     ok(outcome(context.pot, context.vessel, minutes(context.step.durationMin * context.facts.handTimes))),
 });

@@ -1,28 +1,20 @@
-import { z } from "zod";
 import { evaporate, potMass, volumeAt, volumeAt20 } from "../../pot";
 import { g, ml } from "../../quantity";
 import { ok, refuse } from "../../result";
-import {
-  endPointOf,
-  heatIntoPan,
-  reductionTargetSchema,
-  simulateToGoal,
-  targetInWords,
-} from "../../reduction";
+import { endPointOf, heatIntoPan, simulateToGoal, targetInWords } from "../../reduction";
 import { dipMark, geometryOfVessel } from "../../vessel";
-import { defineStep, missingVessel, outcome, stepFields, vesselId } from "../step-kind";
+import { defineStep, missingVessel, outcome } from "../step-kind";
+import { end, opening, vessel } from "../step-field";
 import { addLines, at, atTemperature, bystanders, displacedIn, simmeredMin, workingVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("reduce"),
-  target: reductionTargetSchema,
-  /** How far the burner is opened, 0–1. */
-  setting: z.number().gt(0).max(1),
-  /** Share of the pot over the heat, 0–1. */
-  overlap: z.number().gt(0).max(1),
-  vesselId,
-});
+const fields = {
+  target: end("Reduce by or to"),
+  /** How far the burner is opened. */
+  setting: opening("Flame"),
+  /** Share of the pot over the heat. */
+  overlap: opening("Pot over the fire"),
+  vesselId: vessel("Pot", undefined, "where it stands"),
+};
 
 /** The other wording of the same end, so that by and to are never mixed up. */
 const otherWay = (target: Parameters<typeof targetInWords>[0]): string => {
@@ -34,7 +26,7 @@ const otherWay = (target: Parameters<typeof targetInWords>[0]): string => {
 export const reduce = defineStep({
   kind: "reduce",
   label: "Reduce",
-  schema,
+  fields,
   blank: id => ({ id, kind: "reduce" as const, lines: [], target: { to: 0.5 }, setting: 0.6, overlap: 1 }),
   title: step => `Reduce ${targetInWords(step.target).replace(/ \(.*/, "")}`,
   detail: step => `${otherWay(step.target)}${step.overlap < 1 ? "partly off the fire, " : ""}skim`,
@@ -44,10 +36,16 @@ export const reduce = defineStep({
     "Boiling liquor spits as it thickens: lower the flame towards the mark.",
   ],
   place: "fire",
-  steams: true,
+  steams: "to the end",
   attention: "look in",
   takesLines: true,
   endsAtMark: true,
+  cooks: true,
+  rule: "ṁ = (Q − Q loss) / h fg",
+  heard: {
+    as: [/\b(reduce(?! (?:the )?(?:heat|flame|fire))|boil down|almost dry|au sec)\b/],
+    next: ["reduce", "boil down"],
+  },
   apply: context => {
     const { step, facts, burner } = context;
     const added = addLines(context.pot, context.lines, context.field);

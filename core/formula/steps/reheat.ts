@@ -1,33 +1,36 @@
-import { z } from "zod";
 import { potMass } from "../../pot";
 import { degC } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, outcome, stepFields, took, vesselId } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { opening, temperature, vessel } from "../step-field";
 import { addLines, bringUp, nearBoilC, workingVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("reheat"),
-  toC: z.number().min(30).max(105),
-  setting: z.number().gt(0).max(1),
-  vesselId,
-});
+const fields = {
+  toC: temperature("Up to", 30, 105),
+  setting: opening("Flame"),
+  vesselId: vessel(),
+};
 
 /** Brings it up again, lid on. What would be over the boil here stops a degree under it. */
 export const reheat = defineStep({
   kind: "reheat",
   label: "Heat up",
-  schema,
+  fields,
   blank: id => ({ id, kind: "reheat" as const, lines: [], toC: 75, setting: 0.6 }),
   title: step => `Heat to ${step.toC} °C`,
   detail: () => "lid on, stirred",
   cue: "steam when the lid lifts; the probe says it",
   cautions: () => ["Reheat once, through and through; gelatin stocks to 74 °C at least. Do not cool again."],
   place: "fire",
-  steams: true,
+  steams: "to the end",
   attention: "look in",
   takesLines: true,
   endsAtMark: false,
+  cooks: true,
+  heard: {
+    as: [/\b(reheat|(?:warm|heat) (?:it )?(?:up|through|to))\b/],
+    next: ["(?:warm|heat) (?:it|to|up|through)"],
+  },
   apply: context => {
     const { step } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -1,11 +1,14 @@
-import { z } from "zod";
 import { dryPart, massOfPools, renderFat } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { time, vessel } from "../step-field";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("render"), durationMin, vesselId });
+const fields = {
+  durationMin: time(),
+  vesselId: vessel(),
+};
 
 const RENDERING_C = degC(110);
 
@@ -13,17 +16,24 @@ const RENDERING_C = degC(110);
 export const render = defineStep({
   kind: "render",
   label: "Render",
-  schema,
+  fields,
   blank: id => ({ id, kind: "render" as const, lines: [], durationMin: 60 }),
   title: (_step, names) => (names.length ? `Render the ${names.join(", ")}` : "Render"),
   detail: step => `${step.durationMin} min, low, a spoon of water to start`,
   cue: "the fat stands clear and quiet; no more bubbles means no more water",
   cautions: () => ["Hot fat: never water into it, never half-full pans; a dry lid at hand."],
   place: "fire",
-  steams: true,
+  steams: "to the end",
   attention: "look in",
   takesLines: true,
   endsAtMark: false,
+  cooks: true,
+  takesOut: true,
+  timeHangsOnMain: true,
+  heard: {
+    as: [/\b(render|melt out)\b/],
+    begins: true,
+  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

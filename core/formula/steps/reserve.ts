@@ -1,24 +1,22 @@
-import { z } from "zod";
 import { liquorMass, pour } from "../../pot";
 import { g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { number, text, time } from "../step-field";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("reserve"),
-  /** Share of the liquor set aside, per cent. */
-  sharePct: z.number().min(0).max(95),
-  /** What is set aside, in words: "60 prawns for the plate". */
-  what: z.string().min(1).max(120),
-  durationMin,
-});
+const fields = {
+  /** In words: "60 prawns for the plate". */
+  what: text("What is set aside", 120),
+  /** Share of the liquor, per cent. */
+  sharePct: number("Of the liquor", "%", 0, 95),
+  durationMin: time(),
+};
 
 /** Sets something aside before the next step would take it: it has to be ticked before blending. */
 export const reserve = defineStep({
   kind: "reserve",
   label: "Set aside",
-  schema,
+  fields,
   blank: id => ({
     id,
     kind: "reserve" as const,
@@ -35,6 +33,11 @@ export const reserve = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
+  keepsAir: true,
+  takesOut: true,
+  heard: {
+    as: [/\b(set aside|reserve|keep back)\b/],
+  },
   ticks: step => [{ what: `Set aside: ${step.what}`, before: "end" }],
   apply: context => {
     const mass = g((liquorMass(context.pot) * context.step.sharePct) / 100);

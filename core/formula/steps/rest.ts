@@ -1,16 +1,19 @@
-import { z } from "zod";
 import { LIDS } from "../../reduction";
 import { ok, refuse } from "../../result";
-import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
+import { defineStep, missingVessel, outcome } from "../step-kind";
+import { asThemselves, choice, time } from "../step-field";
 import { addLines, letStand } from "./shared";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("rest"), durationMin, lid: z.enum(LIDS) });
+const fields = {
+  durationMin: time(),
+  lid: choice("Lid", asThemselves(LIDS)),
+};
 
 /** Off the fire, standing: it cools a little and settles. Juices that run meanwhile come back as a line. */
 export const rest = defineStep({
   kind: "rest",
   label: "Rest",
-  schema,
+  fields,
   blank: id => ({ id, kind: "rest" as const, lines: [], durationMin: 10, lid: "on" as const }),
   title: () => "Rest off the fire",
   detail: step => `${step.durationMin} min, lid ${step.lid}`,
@@ -20,6 +23,9 @@ export const rest = defineStep({
   attention: "leave",
   takesLines: true,
   endsAtMark: false,
+  heard: {
+    as: [/\b(rest)\b/],
+  },
   apply: context => {
     const { step, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Resting"));

@@ -1,17 +1,15 @@
-import { z } from "zod";
 import { dryPart, massOfPools, renderFat } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { temperature, time, vessel } from "../step-field";
 import { addLines, namedVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("roast"),
-  ovenC: z.number().min(60).max(300),
-  durationMin,
-  vesselId,
-});
+const fields = {
+  ovenC: temperature("Oven", 60, 300),
+  durationMin: time(),
+  vesselId: vessel("On", ["tray", "pan", "pot"], "a tray"),
+};
 
 /** What comes out of the oven is about as hot as its juices, °C. Common practice, no source. */
 const HOT_FROM_OVEN_C = degC(95);
@@ -20,7 +18,7 @@ const HOT_FROM_OVEN_C = degC(95);
 export const roast = defineStep({
   kind: "roast",
   label: "Roast",
-  schema,
+  fields,
   blank: id => ({ id, kind: "roast" as const, lines: [], ovenC: 200, durationMin: 50 }),
   title: (_step, names) => (names.length ? `Roast the ${names.join(", ")}` : "Roast"),
   detail: step => `${step.ovenC} °C, turn half-way`,
@@ -30,10 +28,22 @@ export const roast = defineStep({
     "Fat in the tray can flare in a dirty oven; open the door facing away.",
   ],
   place: "oven",
-  steams: true,
+  steams: "to the end",
   attention: "leave",
   takesLines: true,
   endsAtMark: false,
+  cooks: true,
+  timeHangsOnMain: true,
+  fond: "leaves",
+  ovenC: step => step.ovenC,
+  rule: "loss = share · raw mass; part of it is melted fat",
+  heard: {
+    as: [/\b(roast|in the oven)\b/],
+    next: ["roast"],
+    begins: true,
+    asksTime: true,
+    asksHeat: true,
+  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

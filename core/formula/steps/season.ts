@@ -1,16 +1,18 @@
-import { z } from "zod";
 import { minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { time } from "../step-field";
 import { addLines } from "./shared";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("season"), durationMin });
+const fields = {
+  durationMin: time(),
+};
 
 /** Salt, acid, pepper: added by half, tasted, then the rest. */
 export const season = defineStep({
   kind: "season",
   label: "Season",
-  schema,
+  fields,
   blank: id => ({ id, kind: "season" as const, lines: [], durationMin: 2 }),
   title: (_step, names) => (names.length ? `Season: ${names.join(", ")}` : "Season"),
   detail: () => "half first, stir, taste, then the rest",
@@ -20,6 +22,13 @@ export const season = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  keepsAir: true,
+  finishes: true,
+  heard: {
+    as: [/\b(season|salt to taste|(?:check|correct|adjust) (?:the )?(?:salt|seasoning))\b/],
+    next: ["season", "correct", "check the"],
+    puts: true,
+  },
   apply: context => {
     const added = addLines(context.pot, context.lines, context.field);
     return added.ok

@@ -71,9 +71,9 @@ export const heapsOf = (pot: PotState): Heap[] =>
 export const displacedIn = (pot: PotState, facts: FactValues): Millilitres =>
   displacedMl(heapsOf(pot), facts);
 
-/** Liquor and what it surrounds, as hot as it is: what the stick measures. */
+/** Liquor, the air in it and what it surrounds, as hot as it is: what the stick measures. */
 export const filledMl = (pot: PotState, facts: FactValues): Millilitres =>
-  ml(volumeMlOf(pot.liquor, Math.max(0, pot.temperatureC)) + displacedIn(pot, facts));
+  ml(volumeMlOf(pot.liquor, Math.max(0, pot.temperatureC)) + pot.carriers.airMl + displacedIn(pot, facts));
 
 /** The level, or nothing while there is no liquor. Clipped to the rim. */
 export function levelIn(pot: PotState, vessel: Vessel | null, facts: FactValues): Millimetres | null {

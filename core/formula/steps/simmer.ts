@@ -1,12 +1,19 @@
-import { z } from "zod";
 import type { SolidKind } from "../../larder";
 import { boilingPoint, evaporate, potMass } from "../../pot";
 import { degC, g, minutes, mm, printNumber, s } from "../../quantity";
 import { type Warning, ok, refuse } from "../../result";
-import { LIDS, SURFACES, type SimulationInput, heatIntoPan, simulate, simulateToGoal } from "../../reduction";
+import {
+  LIDS,
+  type SimulationInput,
+  type Surface,
+  heatIntoPan,
+  simulate,
+  simulateToGoal,
+} from "../../reduction";
 import { heatUpSolids, releaseJuice, simmerSolids } from "../../stock";
 import { bulkMl, geometryOfVessel } from "../../vessel";
-import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
+import { defineStep, missingVessel, outcome } from "../step-kind";
+import { asThemselves, choice, opening, temperature, time } from "../step-field";
 import {
   addLines,
   at,
@@ -18,16 +25,21 @@ import {
   workingVessel,
 } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("simmer"),
-  holdC: z.number().min(40).max(110),
-  durationMin,
-  lid: z.enum(LIDS),
-  surface: z.enum(SURFACES),
-  /** How far the burner is opened to bring it up, 0–1. */
-  setting: z.number().gt(0).max(1),
-});
+const SURFACE_WORDS: Record<Surface, string> = {
+  stirred: "clear and stirred",
+  lazy: "lazy, skimmed",
+  "fat-layer": "unbroken fat",
+  skin: "cream or starch skin",
+};
+
+const fields = {
+  holdC: temperature("Held at", 40, 110),
+  durationMin: time(),
+  lid: choice("Lid", asThemselves(LIDS)),
+  surface: choice("Surface", SURFACE_WORDS),
+  /** How far the burner is opened to bring it up. */
+  setting: opening("Flame to bring it up"),
+};
 
 /** What gives its own juice and falls together: it need not be covered where the lid is on. */
 const SOFTENS_IN_STEAM: ReadonlySet<SolidKind> = new Set(["mirepoix", "mushrooms", "herbs"]);
@@ -43,7 +55,7 @@ const WITH_LID = { off: "lid off", ajar: "lid ajar", on: "lid on" } as const;
 export const simmer = defineStep({
   kind: "simmer",
   label: "Simmer",
-  schema,
+  fields,
   blank: id => ({
     id,
     kind: "simmer" as const,
@@ -59,10 +71,18 @@ export const simmer = defineStep({
   cue: "a bubble now and then, scum drawn to one side, the liquor clear on a spoon",
   cautions: () => ["No open flame unwatched; a forecast or a timer of this program is not a safety device."],
   place: "fire",
-  steams: true,
+  steams: "by the clock",
   attention: "look in",
   takesLines: true,
   endsAtMark: false,
+  cooks: true,
+  timeHangsOnMain: true,
+  rule: "ṁ = A · f · (0.089 + 0.078 v) · (p − p∞) / h fg",
+  heard: {
+    as: [/\b(simmer|cook|bring to|boil|bubble|stew|tick over|poach|braise)\b/],
+    next: ["bring", "simmer", "cook", "poach"],
+    asksTime: true,
+  },
   apply: context => {
     const { step, facts, burner } = context;
     if (!context.vessel) return refuse(missingVessel(context.field, "A simmer"));

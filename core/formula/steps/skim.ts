@@ -1,18 +1,16 @@
-import { z } from "zod";
 import { exitMass, liquorMass, skimFat, skimMass } from "../../pot";
 import { g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { count, gramsIfAny, time } from "../step-field";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("skim"),
-  durationMin,
-  /** How many times over the step. */
-  times: z.number().int().min(1).max(60),
-  /** Weighed skimmings, where somebody weighed them. */
-  massG: z.number().nonnegative().max(50_000).optional(),
-});
+const fields = {
+  /** Over the step. */
+  times: count("How often", "times", 1, 60),
+  durationMin: time(),
+  /** Where somebody weighed what came off. */
+  massG: gramsIfAny("Weighed off", 50_000, "by eye"),
+};
 
 /** Scum carries about this share of the liquor away each time. Our estimate. */
 const SCUM_SHARE = 0.002;
@@ -21,7 +19,7 @@ const SCUM_SHARE = 0.002;
 export const skim = defineStep({
   kind: "skim",
   label: "Skim",
-  schema,
+  fields,
   blank: id => ({ id, kind: "skim" as const, lines: [], durationMin: 5, times: 1 }),
   title: () => "Skim",
   detail: step =>
@@ -32,6 +30,10 @@ export const skim = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
+  takesOut: true,
+  heard: {
+    as: [/\b(skim)\b/],
+  },
   apply: context => {
     const { step, facts } = context;
     const done =

@@ -1,26 +1,24 @@
-import { z } from "zod";
 import { absorb, massOfPools, pour } from "../../pot";
 import { g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { ANYTHING_DEEP, number, time, vessel } from "../step-field";
 import { addLines, workingVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("soak"),
-  durationMin,
+const fields = {
+  durationMin: time(),
   /** Grams of liquor a gram of what goes in drinks. */
-  drinks: z.number().min(0).max(12),
+  drinks: number("Drinks, g per g", "g", 0, 12),
   /** Liquor left behind with the grit, per cent. */
-  leavePct: z.number().min(0).max(60),
-  vesselId,
-});
+  leavePct: number("Left with the grit", "%", 0, 60),
+  vesselId: vessel("Pot", ANYTHING_DEEP),
+};
 
 /** Lets dried things drink; the last of the liquor stays behind with the grit. */
 export const soak = defineStep({
   kind: "soak",
   label: "Soak",
-  schema,
+  fields,
   blank: id => ({ id, kind: "soak" as const, lines: [], durationMin: 30, drinks: 3, leavePct: 10 }),
   title: (_step, names) => (names.length ? `Soak the ${names[0]}` : "Soak"),
   detail: step =>
@@ -31,6 +29,11 @@ export const soak = defineStep({
   attention: "leave",
   takesLines: true,
   endsAtMark: false,
+  timeHangsOnMain: true,
+  heard: {
+    as: [/\b(soak|rehydrate)\b/],
+    begins: true,
+  },
   apply: context => {
     const { step } = context;
     const added = addLines(context.pot, context.lines, context.field);

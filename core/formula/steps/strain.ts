@@ -1,19 +1,17 @@
-import { z } from "zod";
 import { exitMass, holdBack, strain as strainPot } from "../../pot";
 import { g, minutes } from "../../quantity";
 import { ok, refuse } from "../../result";
 import { smallestForLiquid } from "../../vessel";
-import { defineStep, durationMin, outcome, stepFields, vesselId } from "../step-kind";
+import { defineStep, outcome } from "../step-kind";
+import { ANYTHING_DEEP, flag, time, vessel } from "../step-field";
 import { at, filledMl, namedVessel } from "./shared";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("strain"),
+const fields = {
   /** Pressed gives more, drained gives a clearer liquor. */
-  press: z.boolean(),
-  durationMin,
-  vesselId,
-});
+  press: flag("pressed (more, cloudier)"),
+  vesselId: vessel("Into", ANYTHING_DEEP),
+  durationMin: time(),
+};
 
 /** How clear the liquor comes out, of 5. Common practice, no source. */
 const CLARITY = { pressed: 2, drained: 4 } as const;
@@ -22,7 +20,7 @@ const CLARITY = { pressed: 2, drained: 4 } as const;
 export const strain = defineStep({
   kind: "strain",
   label: "Strain",
-  schema,
+  fields,
   blank: id => ({ id, kind: "strain" as const, lines: [], press: false, durationMin: 20 }),
   title: step => (step.press ? "Strain and press" : "Strain and let drip"),
   detail: step =>
@@ -35,6 +33,13 @@ export const strain = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
+  finishes: true,
+  takesOut: true,
+  rule: "kept = solids + hold · solids",
+  heard: {
+    as: [/\b(strain|chinois)\b/],
+    next: ["strain"],
+  },
   apply: context => {
     const { step, facts } = context;
     const pressed = step.press ? facts.pressedHold : 1;

@@ -1,11 +1,14 @@
-import { z } from "zod";
 import { dryPart, massOfPools } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { time, vessel } from "../step-field";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
-const schema = z.strictObject({ ...stepFields, kind: z.literal("sweat"), durationMin, vesselId });
+const fields = {
+  durationMin: time(),
+  vesselId: vessel(),
+};
 
 /** Moist vegetables in fat stay a little under the boil, °C. Common practice, no source. */
 const SWEATING_C = degC(92);
@@ -14,7 +17,7 @@ const SWEATING_C = degC(92);
 export const sweat = defineStep({
   kind: "sweat",
   label: "Sweat",
-  schema,
+  fields,
   blank: id => ({ id, kind: "sweat" as const, lines: [], durationMin: 8 }),
   title: (_step, names) =>
     names.length > 3 ? "Sweat the vegetables" : names.length ? `Sweat the ${names.join(", ")}` : "Sweat",
@@ -22,10 +25,16 @@ export const sweat = defineStep({
   cue: "translucent, soft under the spoon, nothing brown",
   cautions: () => [],
   place: "fire",
-  steams: true,
+  steams: "to the end",
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
+  cooks: true,
+  heard: {
+    as: [/\b(sweat|soften|saut[ée])(?![\p{L}])/u],
+    next: ["sweat"],
+    begins: true,
+  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -1,21 +1,19 @@
-import { z } from "zod";
 import { liquorMass, pour } from "../../pot";
 import { degC, g, minutes } from "../../quantity";
 import { ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { temperature, time } from "../step-field";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("thaw"),
-  toC: z.number().min(0).max(8),
-  durationMin,
-});
+const fields = {
+  toC: temperature("Up to", 0, 8),
+  durationMin: time(),
+};
 
 /** Thaws in the cold; a little stays behind as drip. */
 export const thaw = defineStep({
   kind: "thaw",
   label: "Thaw",
-  schema,
+  fields,
   blank: id => ({ id, kind: "thaw" as const, lines: [], toC: 4, durationMin: 720 }),
   title: () => "Thaw in the cold",
   detail: step => `to ${step.toC} °C, covered`,
@@ -25,6 +23,9 @@ export const thaw = defineStep({
   attention: "leave",
   takesLines: false,
   endsAtMark: false,
+  heard: {
+    as: [/\b(thaw|defrost)\b/],
+  },
   apply: context => {
     const drip = g(liquorMass(context.pot) * context.facts.thawDrip);
     const pot = pour(context.pot, drip);

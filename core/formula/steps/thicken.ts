@@ -1,26 +1,24 @@
-import { z } from "zod";
 import { colourRoux, emulsify, liquorMass, potMass } from "../../pot";
 import { ROUX_COLOURS } from "../../thickening";
 import { degC, g, minutes } from "../../quantity";
 import { type Warning, ok } from "../../result";
-import { defineStep, durationMin, outcome, stepFields, took, vesselId } from "../step-kind";
+import { defineStep, outcome, took } from "../step-kind";
+import { asThemselves, choice, choiceIfAny, flag, time, vessel } from "../step-field";
 import { addLines, bringUp, keepAt, nearBoilC, thenCourse, workingVessel } from "./shared";
 
 /** How a thickener goes in. */
 export const THICKEN_FORMS = ["roux", "beurre manié", "slurry", "dusted", "cooked in", "stirred in"] as const;
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("thicken"),
-  form: z.enum(THICKEN_FORMS),
+const fields = {
+  form: choice("How it goes in", asThemselves(THICKEN_FORMS)),
   /** Whether the roux is hot when the liquor comes to it. */
-  rouxHot: z.boolean(),
-  /** How far the flour was browned: colour costs body. White where nobody says. */
-  colour: z.enum(ROUX_COLOURS).optional(),
+  rouxHot: flag("the roux is hot"),
+  /** How far the flour was browned: colour costs body. */
+  colour: choiceIfAny("Colour", asThemselves(ROUX_COLOURS), "white"),
   /** Simmered afterwards. */
-  durationMin,
-  vesselId,
-});
+  durationMin: time("Simmered"),
+  vesselId: vessel(),
+};
 
 /** Liquor warmer than this is hot to a roux, °C. Common practice, no source. */
 const HOT_LIQUOR_C = 60;
@@ -40,7 +38,7 @@ const FORM_WORDS: Record<(typeof THICKEN_FORMS)[number], string> = {
 export const thicken = defineStep({
   kind: "thicken",
   label: "Thicken",
-  schema,
+  fields,
   blank: id => ({
     id,
     kind: "thicken" as const,
@@ -60,10 +58,18 @@ export const thicken = defineStep({
       ? ["Raw flour is not ready to eat: back to the boil after it goes in, then at least 3–5 min."]
       : ["It catches: flat spoon, low flame, into the corners."],
   place: "fire",
-  steams: true,
+  steams: "by the clock",
   attention: "look in",
   takesLines: true,
   endsAtMark: false,
+  cooks: true,
+  heard: {
+    as: [
+      /\b(thicken|bind|roux|slurry|beurre mani|(?:dust|sprinkle)\b[^,.;]*\bflour|stir in\b[^,.;]*\bflour)/,
+    ],
+    next: ["thicken", "bind"],
+    puts: true,
+  },
   apply: context => {
     const { step, facts, pot: start } = context;
     const warnings: Warning[] = [];

@@ -1,22 +1,20 @@
-import { z } from "zod";
 import { SHELF_TEMPERATURE_C, topUp as topUpPot, volumeAt20 } from "../../pot";
 import { minutes } from "../../quantity";
 import { ok, refuse } from "../../result";
-import { defineStep, durationMin, missingVessel, outcome, stepFields } from "../step-kind";
+import { defineStep, missingVessel, outcome } from "../step-kind";
+import { litres, time } from "../step-field";
 
-const schema = z.strictObject({
-  ...stepFields,
-  kind: z.literal("top-up"),
-  /** Liquor there should be again, ml at 20 °C. */
-  toMl: z.number().positive().max(500_000),
-  durationMin,
-});
+const fields = {
+  /** Liquor there should be again, at 20 °C. */
+  toMl: litres("Back to"),
+  durationMin: time(),
+};
 
 /** Gives back the water that steamed away; nothing when there is enough. */
 export const topUp = defineStep({
   kind: "top-up",
   label: "Top up",
-  schema,
+  fields,
   blank: id => ({ id, kind: "top-up" as const, lines: [], toMl: 10_000, durationMin: 2 }),
   title: () => "Top up with water",
   detail: step => `back to ${(step.toMl / 1000).toFixed(1)} l of liquor`,
