@@ -1,5 +1,6 @@
 import type { Answer, AnySum } from "~/core/sums";
-import { labelOf } from "~/core/sums";
+import type { ReactNode } from "react";
+import { calledInAnswer } from "~/core/sums";
 import { printNumber } from "~/core/quantity";
 import { type Vessel } from "~/core/vessel";
 import { VesselOutline } from "../kit/vessel-outline";
@@ -29,10 +30,8 @@ export function AnswerView({
   vessels: readonly Vessel[];
 }) {
   const { warnings, sentence, ...figures } = answer;
-  const shown = Object.entries(figures).filter(
-    ([, v]) => typeof v === "number" || typeof v === "string" || isEstimate(v),
-  );
-  const rows = shown.filter(([key]) => key !== "advice" && key !== "understood");
+  // The course of a cooling or a reduction is drawn; a table of it says nothing more.
+  const rows = Object.entries(figures).filter(([key, v]) => v !== null && v !== undefined && key !== "curve");
   return (
     <div aria-live="polite">
       <p className="font-display text-xl leading-snug font-semibold">{sentence}</p>
@@ -46,8 +45,10 @@ export function AnswerView({
         <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 text-sm">
           {rows.map(([key, value]) => (
             <div key={key} className="contents">
-              <dt className="text-faded">{labelOf([key])}</dt>
-              <dd>{isEstimate(value) ? <EstimateText of={value} /> : plain(value)}</dd>
+              <dt className="text-faded">{calledInAnswer(key)}</dt>
+              <dd>
+                <Figure value={value} />
+              </dd>
             </div>
           ))}
         </dl>
@@ -56,8 +57,67 @@ export function AnswerView({
   );
 }
 
-const plain = (value: unknown): string =>
-  typeof value === "number" ? printNumber(value, decimalsFor(value)) : String(value);
+/** Whatever a sum answers: a figure, yes or no, several of them, or a table. */
+function Figure({ value }: { value: unknown }): ReactNode {
+  if (isEstimate(value)) return <EstimateText of={value} />;
+  if (typeof value === "number") return printNumber(value, decimalsFor(value));
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  if (Array.isArray(value)) {
+    if (!value.length) return "none";
+    return value.every(isRecord) && !value.some(isEstimate) ? (
+      <Table rows={value} />
+    ) : (
+      value.map((one, i) => (
+        <span key={i}>
+          {i > 0 && (typeof one === "string" ? "; " : ", ")}
+          <Figure value={one} />
+        </span>
+      ))
+    );
+  }
+  if (isRecord(value))
+    return Object.entries(value).map(([key, inner], i) => (
+      <span key={key}>
+        {i > 0 && ", "}
+        <span className="text-faded">{calledInAnswer(key)}</span> <Figure value={inner} />
+      </span>
+    ));
+  return value === null || value === undefined ? "–" : inWords(String(value));
+}
+
+const isRecord = (x: unknown): x is Record<string, unknown> => typeof x === "object" && x !== null;
+
+function Table({ rows }: { rows: readonly Record<string, unknown>[] }) {
+  const keys = [...new Set(rows.flatMap(row => Object.keys(row)))].filter(key =>
+    rows.some(row => row[key] !== null && row[key] !== undefined),
+  );
+  return (
+    <div className="overflow-x-auto">
+      <table className="text-sm">
+        <thead>
+          <tr>
+            {keys.map(key => (
+              <th key={key} scope="col" className="pr-4 text-left font-normal whitespace-nowrap text-faded">
+                {calledInAnswer(key)}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => (
+            <tr key={i}>
+              {keys.map(key => (
+                <td key={key} className="pr-4 align-top">
+                  <Figure value={row[key]} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
 
 function EstimateText({ of }: { of: Est }) {
   if (typeof of.value === "string")
@@ -152,3 +212,7 @@ function Left({ pct, upTo }: { pct: number; upTo: number }) {
     </svg>
   );
 }
+
+/** "pass-marginal" is an id; a sentence keeps its hyphens. */
+const inWords = (text: string): string =>
+  /^[a-z]+(?:-[a-z]+)+$/.test(text) ? text.replaceAll("-", " ") : text;

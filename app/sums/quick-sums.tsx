@@ -1,9 +1,19 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
-import { REFERENCE_WORLD, SUMS, type SumWorld, readSpoken, runSum, sumNamed, worldOf } from "~/core/sums";
+import {
+  REFERENCE_WORLD,
+  SUMS,
+  type SumWorld,
+  besides,
+  inOrder,
+  readSpoken,
+  runSum,
+  sumNamed,
+  textsOf,
+  worldOf,
+} from "~/core/sums";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { type RecentSum, readRecent } from "./recent";
 import { useKitchenIfAny } from "../kitchen/context";
-import { asText } from "./as-text";
 import { SumPanel } from "./sum-panel";
 
 /** Let the page come to rest first, ms. */
@@ -33,12 +43,12 @@ export function QuickSums() {
     (name: string, said: Readonly<Record<string, unknown>> = {}) => {
       const sum = sumNamed(name);
       if (!sum) return;
+      const { asked, more } = inOrder(sum);
+      const fields = [...asked, ...more];
       // What was said whole needs no example; what is lacking is filled from it, to be typed over.
       const whole = Object.keys(said).length > 0 && runSum(name, said, world).ok;
-      const input = whole ? said : { ...exampleOf(sum.example, world), ...said };
-      const texts = Object.fromEntries(
-        Object.entries(input).map(([key, value]) => [key, nameOf(value, world) ?? asText(key, value)]),
-      );
+      const input = whole ? said : besides(fields, exampleOf(sum.example, world), said);
+      const texts = textsOf(fields, input, world);
       setOpen({ name, texts });
     },
     [world],
@@ -94,9 +104,3 @@ function exampleOf(example: Readonly<Record<string, unknown>>, world: SumWorld):
   if (!pot || !("vessel" in example)) return { ...example };
   return { ...example, vessel: { id: pot.id } };
 }
-
-/** A pot of the kit by the name on its handle. */
-const nameOf = (value: unknown, world: SumWorld): string | undefined =>
-  typeof value === "object" && value !== null && "id" in value
-    ? world.vessels.find(v => v.id === value.id)?.name
-    : undefined;

@@ -1,9 +1,8 @@
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
-import { SUMS, worldOf } from "~/core/sums";
+import { SUMS, inOrder, textsOf as textsIn, worldOf } from "~/core/sums";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
-import { asText } from "./as-text";
 import { readRecent } from "./recent";
 import { SinkProvider, useSink } from "./sink";
 import { SumPanel } from "./sum-panel";
@@ -12,8 +11,10 @@ beforeEach(() => localStorage.clear());
 afterEach(cleanup);
 
 const world = worldOf(DEMO_KITCHEN);
-const textsOf = (example: Readonly<Record<string, unknown>>) =>
-  Object.fromEntries(Object.entries(example).map(([key, value]) => [key, asText(key, value)]));
+const textsOf = (sum: (typeof SUMS)[number]) => {
+  const { asked, more } = inOrder(sum);
+  return textsIn([...asked, ...more], sum.example, world);
+};
 
 function open(name: string, texts?: Readonly<Record<string, string>>) {
   const sum = SUMS.find(s => s.name === name);
@@ -22,7 +23,7 @@ function open(name: string, texts?: Readonly<Record<string, string>>) {
   const onKept = vi.fn();
   render(
     <SumPanel
-      open={{ name, texts: texts ?? textsOf(sum.example) }}
+      open={{ name, texts: texts ?? textsOf(sum) }}
       world={world}
       onClose={onClose}
       onKept={onKept}
@@ -51,7 +52,9 @@ describe("every quick sum, opened with its example", () => {
     }
     // Every field can be found by its name, and no two by the same.
     const fields = [...panel.querySelectorAll("input, select, textarea")];
-    const names = fields.map(f => panel.querySelector(`label[for="${f.id}"]`)?.textContent ?? "");
+    const names = fields.map(
+      f => f.getAttribute("aria-label") ?? panel.querySelector(`label[for="${f.id}"]`)?.textContent ?? "",
+    );
     expect(names.every(n => n.length > 1)).toBe(true);
     expect(new Set(names).size, names.join(" · ")).toBe(names.length);
   });
@@ -99,7 +102,10 @@ describe("a screen that takes the answer", () => {
     useSink(SINK);
     return (
       <SumPanel
-        open={{ name: "hold-loss", texts: textsOf(SUMS.find(s => s.name === "hold-loss")?.example ?? {}) }}
+        open={{
+          name: "hold-loss",
+          texts: textsOf(SUMS.find(s => s.name === "hold-loss") as (typeof SUMS)[number]),
+        }}
         world={world}
         onClose={onClose}
         onKept={vi.fn()}

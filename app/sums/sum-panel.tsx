@@ -1,15 +1,15 @@
 import { Dialog } from "radix-ui";
-import { useId, useState } from "react";
+import { useMemo, useState } from "react";
 import { toast } from "sonner";
-import { BURNER_KINDS } from "~/core/reduction";
+import { BURNER_LABELS } from "~/core/reduction";
 import type { Problem } from "~/core/result";
-import { type SumWorld, runSum, sumNamed } from "~/core/sums";
+import { type SumField, type SumWorld, inOrder, readTexts, runSum, sumNamed } from "~/core/sums";
 import { Button } from "../ui/button";
 import { AnswerView } from "./answer";
+import { Entry } from "./entry";
 import type { OpenSum } from "./quick-sums";
 import { type RecentSum, keepRecent } from "./recent";
 import { useOpenSink } from "./sink";
-import { type SumField, fieldsOf, readInput } from "./sum-fields";
 
 /** One quick sum: what it asks at the left, the answer beside it as it is typed. */
 export function SumPanel({
@@ -25,11 +25,12 @@ export function SumPanel({
 }) {
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>(open.texts);
   const sink = useOpenSink();
+  const suggestions = useMemo(() => offered(world), [world]);
   const sum = sumNamed(open.name);
   if (!sum) return null;
-  const { asked, more } = fieldsOf(sum);
+  const { asked, more } = inOrder(sum);
   const all = [...asked, ...more];
-  const read = readInput(sum, all, texts, world.vessels);
+  const read = readTexts(all, texts, world);
   const answer = read.ok ? runSum(sum.name, read.value, world) : read;
   const problems: readonly Problem[] = answer.ok ? [] : answer.problems;
   const placed = (field: SumField) => problems.find(p => p.field.split(".")[0] === field.name);
@@ -72,7 +73,7 @@ export function SumPanel({
                     field={field}
                     text={texts[field.name] ?? ""}
                     problem={placed(field)}
-                    world={world}
+                    suggestions={suggestions}
                     focused={i === 0}
                     onText={text => set(field.name, text)}
                   />
@@ -92,7 +93,7 @@ export function SumPanel({
                         field={field}
                         text={texts[field.name] ?? ""}
                         problem={placed(field)}
-                        world={world}
+                        suggestions={suggestions}
                         onText={text => set(field.name, text)}
                       />
                     ))}
@@ -134,92 +135,20 @@ export function SumPanel({
   );
 }
 
-const INPUT = "w-full min-w-0 rounded-md border bg-enamel px-2.5 py-1.5";
-
-function Entry({
-  field,
-  text,
-  problem,
-  world,
-  focused = false,
-  onText,
-}: {
-  field: SumField;
-  text: string;
-  problem: Problem | undefined;
-  world: SumWorld;
-  focused?: boolean;
-  onText: (text: string) => void;
-}) {
-  const id = useId();
-  const look = `${INPUT} ${problem ? "border-beet" : "border-rule hover:border-faded"}`;
-  const common = {
-    id,
-    className: look,
-    value: text,
-    "aria-invalid": problem ? true : undefined,
-    "aria-describedby": problem || field.hint ? `${id}-note` : undefined,
-    // The cook opened the sum to type in its first field.
-    autoFocus: focused,
+/** What a field may be offered: names of the larder and the kit, burners, usual ends. */
+const offered =
+  (world: SumWorld) =>
+  (field: SumField): readonly string[] => {
+    switch (field.typed) {
+      case "ingredient":
+        return world.ingredients.map(i => i.name);
+      case "vessel":
+        return world.vessels.map(v => v.name);
+      case "heat":
+        return Object.values(BURNER_LABELS);
+      case "target":
+        return ["by half", "by two thirds", "to a third", "to a quarter"];
+      default:
+        return [];
+    }
   };
-  const list = suggestions(field, world);
-  return (
-    <div>
-      <label htmlFor={id} className="block text-sm text-faded">
-        {field.label}
-      </label>
-      {field.kind === "choice" ? (
-        <select {...common} onChange={event => onText(event.currentTarget.value)}>
-          <option value="">…</option>
-          {field.choices.map(choice => (
-            <option key={choice}>{choice}</option>
-          ))}
-        </select>
-      ) : field.kind === "lines" ? (
-        <textarea
-          {...common}
-          rows={Math.min(5, Math.max(2, text.split("\n").length))}
-          onChange={event => onText(event.currentTarget.value)}
-        />
-      ) : (
-        <input
-          {...common}
-          type="text"
-          autoComplete="off"
-          spellCheck={false}
-          list={list.length ? `${id}-list` : undefined}
-          onFocus={event => event.currentTarget.select()}
-          onChange={event => onText(event.currentTarget.value)}
-        />
-      )}
-      {list.length > 0 && (
-        <datalist id={`${id}-list`}>
-          {list.map(([value, label]) => (
-            <option key={value} value={value}>
-              {label}
-            </option>
-          ))}
-        </datalist>
-      )}
-      {(problem ?? field.hint) && (
-        <p
-          id={`${id}-note`}
-          role={problem ? "alert" : undefined}
-          className={`mt-0.5 text-xs ${problem ? "text-beet" : "text-faded"}`}
-        >
-          {problem ? `✕ ${problem.message}` : field.hint}
-        </p>
-      )}
-    </div>
-  );
-}
-
-function suggestions(field: SumField, world: SumWorld): readonly (readonly [string, string])[] {
-  if (field.name === "liquid" || field.name === "ingredient")
-    return world.ingredients.map(i => [i.name, ""] as const);
-  if (field.kind === "vessel") return world.vessels.map(v => [v.name, ""] as const);
-  if (field.kind === "heat") return BURNER_KINDS.map(kind => [kind, ""] as const);
-  if (field.kind === "target")
-    return ["by half", "by two thirds", "to a third", "to a quarter"].map(t => [t, ""] as const);
-  return [];
-}

@@ -13,6 +13,17 @@ export const COOLING_METHODS = [
   "running-water",
   "ice-wand",
 ] as const;
+/** A cook’s words for each. */
+export const COOLING_METHOD_WORDS: Readonly<Record<(typeof COOLING_METHODS)[number], string>> = {
+  "ice-bath": "ice sink, stirred",
+  "ice-bath-still": "ice sink, nobody stirs",
+  "walk-in": "walk-in, covered",
+  "walk-in-fan": "walk-in, under the fan",
+  blast: "blast chiller",
+  "running-water": "running water, stirred",
+  "ice-wand": "ice wand, stirred",
+  room: "on the bench",
+};
 export type CoolingMethod = (typeof COOLING_METHODS)[number];
 
 /** Heat drain of a vessel: W/K towards one temperature. */

@@ -1,5 +1,6 @@
 export {
   COOLING_METHODS,
+  COOLING_METHOD_WORDS,
   type CoolingCourse,
   type CoolingMethod,
   ONE_WAND_J,

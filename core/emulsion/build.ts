@@ -6,6 +6,14 @@ import { type EmulsionInput } from "./emulsion";
 import { type PhasePart, holdsOf } from "./parts";
 
 export const BUILD_KINDS = ["mayonnaise", "aioli", "hollandaise", "beurre-blanc", "egg-white"] as const;
+/** A cook’s words for each. */
+export const BUILD_WORDS: Readonly<Record<(typeof BUILD_KINDS)[number], string>> = {
+  mayonnaise: "mayonnaise",
+  aioli: "garlic mayonnaise",
+  hollandaise: "warm, of yolk and butter",
+  "beurre-blanc": "warm, of butter alone",
+  "egg-white": "of egg white",
+};
 export type BuildKind = (typeof BUILD_KINDS)[number];
 
 /** Yolks by the gram; what each kind takes for its water. */

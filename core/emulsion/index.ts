@@ -42,5 +42,5 @@ export { type BreakRisk, EASY_FAT_VOLUME, type RiskId, type RiskInput, breakRisk
 export { type Rescue, loosenEmulsion, rescueBroken, thickenEmulsion } from "./rescue";
 export { TEMPORARY_UM, separatesAfterS } from "./separation";
 export { type StandardCheck, checkStandards } from "./standards";
-export { BUILD_KINDS, type BuildKind, type Built, buildEmulsion } from "./build";
+export { BUILD_KINDS, BUILD_WORDS, type BuildKind, type Built, buildEmulsion } from "./build";
 export { BITTER_FROM_PCT, flavouredPct, oilBlend } from "./oil-blend";

@@ -85,6 +85,17 @@ export const BURNER_KINDS = [...Object.keys(BURNER_CLASSES), ...Object.keys(FLAT
   ...BurnerKind[],
 ];
 
+/** What a cook calls each. */
+export const BURNER_LABELS = {
+  ...(Object.fromEntries(Object.entries(BURNER_CLASSES).map(([kind, { label }]) => [kind, label])) as Record<
+    keyof typeof BURNER_CLASSES,
+    string
+  >),
+  "flat-top-centre": "solid top, centre",
+  "flat-top-middle": "solid top, half-way",
+  "flat-top-edge": "solid top, edge",
+} satisfies Record<BurnerKind, string>;
+
 const share = z.number().gt(0).max(1);
 
 /** A burner of the hob with its place, seen from above; mm from the left front corner. */

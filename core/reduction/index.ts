@@ -1,7 +1,8 @@
-export { LIDS, type Lid, SURFACES, type Surface } from "./pan";
+export { LIDS, type Lid, SURFACES, SURFACE_WORDS, type Surface } from "./pan";
 export {
   BURNER_CLASSES,
   BURNER_KINDS,
+  BURNER_LABELS,
   FLAT_TOPS,
   type Burner,
   type BurnerKind,

@@ -23,6 +23,13 @@ import { type Millilitres, ml } from "../quantity";
 import type { Geometry } from "../vessel";
 
 export const SURFACES = ["stirred", "lazy", "fat-layer", "skin"] as const;
+/** A cook’s words for each. */
+export const SURFACE_WORDS: Readonly<Record<(typeof SURFACES)[number], string>> = {
+  stirred: "clear and stirred",
+  lazy: "lazy, skimmed",
+  "fat-layer": "unbroken fat",
+  skin: "cream or starch skin",
+};
 export type Surface = (typeof SURFACES)[number];
 export const LIDS = ["off", "ajar", "on"] as const;
 export type Lid = (typeof LIDS)[number];

@@ -11,13 +11,23 @@ import { endOf } from "./target";
 import { around, grams, pct } from "./words";
 
 const METHODS = ["boil-down", "stirred-in", "flamed", "off-heat", "none"] as const;
+const METHOD_WORDS: Record<(typeof METHODS)[number], string> = {
+  "boil-down": "boiled down",
+  "stirred-in": "stirred in, simmered on",
+  flamed: "flamed",
+  "off-heat": "off the heat",
+  none: "not cooked",
+};
 
 const input = z.strictObject({
   ...liquidFields,
-  abvPct: z.number().optional().meta({ title: "Or its strength, % vol" }),
-  massG: mass("Of it").optional(),
-  volumeMl: volume("Or litres").optional(),
-  method: z.enum(METHODS).meta({ title: "How" }),
+  abvPct: z
+    .number()
+    .optional()
+    .meta({ title: "Or its strength", unit: "% vol", oneOf: "what the liquid is" }),
+  massG: mass("Of it").optional().meta({ oneOf: "how much of it" }),
+  volumeMl: volume("Or as a volume").optional().meta({ oneOf: "how much of it" }),
+  method: z.enum(METHODS).meta({ title: "How", words: METHOD_WORDS }),
   target: targetField.optional(),
   minutes: minutes("Simmered on for").max(1440).optional(),
   inBatchG: mass("In a batch of").optional(),

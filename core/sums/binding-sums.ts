@@ -4,6 +4,7 @@ import { mountButter, temperLiaison, yolkWindow } from "../texture";
 import { THICKENERS, THICKENER_IDS, swapThickener } from "../thickening";
 import { celsius, count, mass, massAbove0, percent } from "./fields";
 import { defineSum, missing } from "./sum";
+import { THICKENER_WORDS } from "./choice-words";
 import { grams, num, pct } from "./words";
 
 /** Swaps of thickeners, yolk and cream, butter. */
@@ -16,8 +17,8 @@ export const swapThickenerSum = defineSum({
   purpose: "As much of another thickener, and what it changes.",
   words: ["instead of flour", "gluten", "substitute", "equivalence", "replace"],
   input: z.strictObject({
-    from: z.enum(THICKENER_IDS).meta({ title: "Instead of" }),
-    to: z.enum(THICKENER_IDS).meta({ title: "Take" }),
+    from: z.enum(THICKENER_IDS).meta({ title: "Instead of", words: THICKENER_WORDS }),
+    to: z.enum(THICKENER_IDS).meta({ title: "Take", words: THICKENER_WORDS }),
     massG: massAbove0("So much of it"),
   }),
   output: z.strictObject({ massG: z.number(), consequences: z.array(z.string()) }),
@@ -41,16 +42,19 @@ export const liaison = defineSum({
   input: z.strictObject({
     sauceG: massAbove0("Sauce"),
     sauceC: celsius("Sauce"),
-    yolks: count("Yolks").optional(),
-    yolkG: mass("Yolk").optional(),
+    yolks: count("Yolks").optional().meta({ oneOf: "how much yolk" }),
+    yolkG: mass("Or yolk by weight").optional().meta({ oneOf: "how much yolk" }),
     creamG: mass("Cream").optional(),
     liaisonG: mass("Yolk and cream together").optional(),
     perLitre: z
-      .strictObject({ yolks: z.number().positive().max(30), creamG: z.number().min(0).max(2000) })
+      .strictObject({
+        yolks: z.number().positive().max(30).meta({ title: "Yolks" }),
+        creamG: z.number().min(0).max(2000).meta({ title: "Cream", unit: "g" }),
+      })
       .optional()
-      .meta({ title: "Per litre of sauce" }),
+      .meta({ title: "Per litre of sauce", hint: "yolks, then grams of cream", oneOf: "how much yolk" }),
     liaisonC: celsius("Liaison").default(8),
-    flourGPerKg: z.number().min(0).max(250).optional().meta({ title: "Flour in the sauce, g/kg" }),
+    flourGPerKg: z.number().min(0).max(250).optional().meta({ title: "Flour in the sauce", unit: "g/kg" }),
   }),
   output: z.strictObject({
     windowC: z.strictObject({ lo: z.number(), hi: z.number(), hard: z.number() }),
@@ -109,8 +113,8 @@ export const mount = defineSum({
   input: z.strictObject({
     sauceG: massAbove0("Sauce"),
     sauceFatPct: percent("Fat in it").default(0),
-    butterG: mass("Butter").optional(),
-    gPerLitre: mass("Butter per litre").optional(),
+    butterG: mass("Butter").optional().meta({ oneOf: "how much butter" }),
+    gPerLitre: mass("Butter per litre").optional().meta({ oneOf: "how much butter" }),
     sauceC: celsius("Sauce"),
     butterC: celsius("Butter").default(5),
   }),

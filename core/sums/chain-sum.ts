@@ -51,7 +51,7 @@ export const reduceChain = defineSum({
           add: z.strictObject({
             ...liquidFields,
             massG: mass("Added").optional(),
-            volumeMl: volume("Or litres").optional(),
+            volumeMl: volume("Added").optional(),
             temperatureC: celsius("As hot as").default(20),
           }),
           heat: heatField,
@@ -62,7 +62,19 @@ export const reduceChain = defineSum({
       )
       .min(1)
       .max(8)
-      .meta({ title: "Steps" }),
+      .meta({
+        title: "Liquids, one after the other",
+        columns: [
+          "add.liquid",
+          "add.massG",
+          "add.volumeMl",
+          "heat",
+          "target",
+          "add.temperatureC",
+          "lid",
+          "vessel",
+        ],
+      }),
     ...aroundFields,
   }),
   output: z.strictObject({

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import {
   COOLING_METHODS,
+  COOLING_METHOD_WORDS,
   PROFILES,
   PROFILE_IDS,
   type Outlook,
@@ -21,6 +22,7 @@ import { estimated } from "./estimates";
 import { celsius, estimateField, mass, massAbove0, readingField, vesselField } from "./fields";
 import { vesselOf } from "./inputs";
 import { defineSum } from "./sum";
+import { PROFILE_WORDS } from "./choice-words";
 import { around, grams, num, time } from "./words";
 
 /** Cooling, ice, and what a probe log shows. */
@@ -41,7 +43,7 @@ const coolInput = z.strictObject({
   vessel: vesselField,
   fromC: celsius("From"),
   toC: celsius("To"),
-  method: z.enum(COOLING_METHODS).meta({ title: "How" }),
+  method: z.enum(COOLING_METHODS).meta({ title: "How", words: COOLING_METHOD_WORDS }),
   sinkC: celsius("As cold as").optional(),
   covered: z.boolean().optional().meta({ title: "Covered" }),
   stirred: z.boolean().meta({ title: "Stirred" }),
@@ -52,8 +54,8 @@ const coolInput = z.strictObject({
     .min(0)
     .max(100_000)
     .optional()
-    .meta({ title: "Heat the vessel takes, J/K" }),
-  cpJPerGK: z.number().min(1).max(5).optional().meta({ title: "Specific heat, J/(g K)" }),
+    .meta({ title: "Heat the vessel takes", unit: "J/K" }),
+  cpJPerGK: z.number().min(1).max(5).optional().meta({ title: "Specific heat", unit: "J/(g K)" }),
 });
 
 export const coolTime = defineSum({
@@ -175,10 +177,10 @@ export const coolingCheck = defineSum({
   words: ["probe", "log", "57 21 5", "two stage", "forecast", "haccp"],
   input: z.strictObject({
     readings: z.array(readingField).max(500).meta({ title: "Readings" }),
-    profile: z.enum(PROFILE_IDS).meta({ title: "Limits" }),
+    profile: z.enum(PROFILE_IDS).meta({ title: "Limits", words: PROFILE_WORDS }),
     sinkC: celsius("The cold it stands in").optional(),
     minutesPerFold: z.number().positive().max(10_000).optional().meta({ title: "Expected minutes per fold" }),
-    probeErrorC: z.number().default(1).meta({ title: "Probe error, °C" }),
+    probeErrorC: z.number().default(1).meta({ title: "Probe error", unit: "°C" }),
   }),
   output: z.strictObject({
     stages: z.array(

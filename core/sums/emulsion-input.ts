@@ -13,9 +13,14 @@ import { ingredientNamed } from "./inputs";
 import type { SumWorld } from "./sum";
 
 export const partsField = z
-  .array(z.strictObject({ ingredient: z.string().min(1).max(120), massG: z.number() }))
+  .array(
+    z.strictObject({
+      ingredient: z.string().min(1).max(120).meta({ title: "What", typed: "ingredient" }),
+      massG: z.number().meta({ title: "Weight", unit: "g" }),
+    }),
+  )
   .max(20)
-  .meta({ title: "Water phase: yolk 36, vinegar 30 …" });
+  .meta({ title: "Water phase", hint: "yolk 36, vinegar 30 …" });
 
 /** What an emulsion is made of. */
 export const emulsionFields = {

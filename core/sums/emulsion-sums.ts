@@ -1,6 +1,7 @@
 import { z } from "zod";
 import {
   BUILD_KINDS,
+  BUILD_WORDS,
   type EmulsionInput,
   acidityEstimate,
   acidityOfParts,
@@ -172,11 +173,11 @@ export const emulsionFor = defineSum({
   purpose: "Yolks, acid, water and oil for a wanted amount.",
   words: ["yolks for", "make mayonnaise", "build", "aioli"],
   input: z.strictObject({
-    oilG: mass("Oil").optional(),
-    totalG: mass("In all").optional(),
+    oilG: mass("Oil").optional().meta({ oneOf: "how much" }),
+    totalG: mass("Or in all").optional().meta({ oneOf: "how much" }),
     oilPct: percent("Oil by weight").default(78),
-    kind: z.enum(BUILD_KINDS).meta({ title: "Kind" }),
-    yolkEachG: z.number().min(8).max(30).default(18).meta({ title: "One yolk, g" }),
+    kind: z.enum(BUILD_KINDS).meta({ title: "Kind", words: BUILD_WORDS }),
+    yolkEachG: z.number().min(8).max(30).default(18).meta({ title: "One yolk", unit: "g" }),
   }),
   output: z.strictObject({
     yolks: z.number(),
@@ -233,7 +234,10 @@ export const rescueEmulsion = defineSum({
     oilPct: percent("Oil by weight").optional(),
     hot: z.boolean().optional().meta({ title: "Warm sauce" }),
     failedBefore: z.boolean().optional().meta({ title: "Water alone has failed" }),
-    cause: z.enum(["tight", "broken"]).default("broken").meta({ title: "It is" }),
+    cause: z
+      .enum(["tight", "broken"])
+      .default("broken")
+      .meta({ title: "It is", words: { tight: "too tight", broken: "broken" } }),
   }),
   output: z.strictObject({ startWith: z.string(), steps: z.array(z.string()) }),
   example: { splitG: 650, oilPct: 80 },

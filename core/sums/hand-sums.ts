@@ -44,7 +44,9 @@ export const softYet = defineSum({
   title: "Which to try for softness",
   purpose: "The hardest of a mix, and when to try it.",
   words: ["done", "fork", "ready to purée", "hardest"],
-  input: z.strictObject({ names: z.array(z.string().min(1).max(60)).max(20).meta({ title: "In the pot" }) }),
+  input: z.strictObject({
+    names: z.array(z.string().min(1).max(60)).max(20).meta({ title: "In the pot", hint: "with commas" }),
+  }),
   output: z.strictObject({ item: z.string(), lookAtMin: z.array(z.number()) }),
   example: { names: ["pear", "parsnip", "salsify"] },
   asks: ["names"],

@@ -25,6 +25,7 @@ import {
 import { aroundOf, driveOf, vesselOf } from "./inputs";
 import { defineSum, missing } from "./sum";
 import { around, num, time } from "./words";
+import { PRESET_WORDS } from "./choice-words";
 import { withFact } from "../facts";
 
 /** Bringing to heat, resting, and what heat did to what must not live. */
@@ -133,11 +134,11 @@ export const carryOver = defineSum({
   words: ["rest", "roast", "core", "pull", "resting"],
   input: z.strictObject({
     coreC: celsius("Core when it leaves the heat"),
-    surfaceC: celsius("Just under the surface").optional(),
-    ovenC: celsius("Or the oven").optional(),
-    seared: z.boolean().optional().meta({ title: "Or seared in a pan" }),
+    surfaceC: celsius("Just under the surface").optional().meta({ oneOf: "how hot outside" }),
+    ovenC: celsius("Or the oven").optional().meta({ oneOf: "how hot outside" }),
+    seared: z.boolean().optional().meta({ title: "Or seared in a pan", oneOf: "how hot outside" }),
     shape: z.enum(MEAT_SHAPES).meta({ title: "Shape" }),
-    halfThicknessMm: z.number().meta({ title: "Half its thickness, mm" }),
+    halfThicknessMm: z.number().meta({ title: "Half its thickness", unit: "mm" }),
   }),
   output: z.strictObject({ riseC: estimateField, peakMin: z.number() }),
   example: { coreC: 57, ovenC: 180, shape: "cylinder", halfThicknessMm: 40 },
@@ -201,8 +202,8 @@ export const lethality = defineSum({
   words: ["pasteurising", "yolk", "hollandaise", "salmonella", "F value", "sous vide"],
   input: z.strictObject({
     readings: z.array(readingField).max(500).meta({ title: "Readings" }),
-    preset: z.enum(PRESET_IDS).meta({ title: "Measured against" }),
-    probeErrorC: z.number().default(0.5).meta({ title: "Probe error, °C" }),
+    preset: z.enum(PRESET_IDS).meta({ title: "Measured against", words: PRESET_WORDS }),
+    probeErrorC: z.number().default(0.5).meta({ title: "Probe error", unit: "°C" }),
   }),
   output: z.strictObject({
     minutesAtRef: z.number(),

@@ -16,18 +16,21 @@ export const ice = defineSum({
   words: ["ice bath", "cool down", "how much ice"],
   input: z.strictObject({
     ...liquidFields,
-    massG: mass("To cool").optional(),
-    volumeMl: volume("Or litres").optional(),
+    massG: mass("To cool").optional().meta({ oneOf: "how much" }),
+    volumeMl: volume("To cool, as a volume").optional().meta({ oneOf: "how much" }),
     fromC: celsius("From"),
     toC: celsius("To"),
-    into: z.enum(["bath", "pot"]).default("bath").meta({ title: "Where" }),
+    into: z
+      .enum(["bath", "pot"])
+      .default("bath")
+      .meta({ title: "Where", words: { bath: "a bath around it", pot: "into the pot itself" } }),
     panHeatCapacityJPerK: z
       .number()
       .min(0)
       .max(100_000)
       .default(0)
-      .meta({ title: "Heat the pot takes, J/K" }),
-    cpJPerGK: z.number().min(1).max(5).default(4).meta({ title: "Specific heat, J/(g K)" }),
+      .meta({ title: "Heat the pot takes", unit: "J/K" }),
+    cpJPerGK: z.number().min(1).max(5).default(4).meta({ title: "Specific heat", unit: "J/(g K)" }),
     bathC: celsius("Bath at the end").default(3),
     iceC: celsius("Ice").default(-5),
     lossShare: share("Melted by the room").default(0.1),

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { REFERENCE_BY_ID, asPurchased, netOf, readMeasure } from "../larder";
 import { g, parseTemperature } from "../quantity";
 import { type Problem, ok, refuse } from "../result";
-import { count, massAbove0, percent, volume } from "./fields";
+import { COVERS, count, massAbove0, percent, volume } from "./fields";
 import { ingredientNamed } from "./inputs";
 import { defineSum, missing } from "./sum";
 import { grams, num, pct, volumeOf } from "./words";
@@ -18,7 +18,7 @@ export const convert = defineSum({
   words: ["cups", "ounces", "quarts", "grams of", "how heavy", "measure", "pieces", "swirls", "drops"],
   input: z.strictObject({
     text: z.string().min(1).max(120).meta({ title: "Amount, as you say it" }),
-    ingredient: z.string().max(120).optional().meta({ title: "Of what" }),
+    ingredient: z.string().max(120).optional().meta({ title: "Of what", typed: "ingredient" }),
   }),
   output: z.strictObject({
     grams: z.number().nullable(),
@@ -92,10 +92,10 @@ export const ediblePortion = defineSum({
   purpose: "What to buy for what must lie on the board, or the other way.",
   words: ["AP", "EP", "as purchased", "peel", "gross", "net", "order"],
   input: z.strictObject({
-    netG: massAbove0("Trimmed").optional(),
-    grossG: massAbove0("As bought").optional(),
+    netG: massAbove0("Trimmed").optional().meta({ oneOf: "which weight" }),
+    grossG: massAbove0("Or as bought").optional().meta({ oneOf: "which weight" }),
     yieldPct: percent("Yield").optional(),
-    ingredient: z.string().max(120).optional().meta({ title: "Of what" }),
+    ingredient: z.string().max(120).optional().meta({ title: "Of what", typed: "ingredient" }),
   }),
   output: z.strictObject({ netG: z.number(), grossG: z.number() }),
   example: { netG: 1110, ingredient: "onion" },
@@ -132,8 +132,13 @@ export const mirepoix = defineSum({
   input: z.strictObject({
     bonesG: massAbove0("Bones"),
     sharePct: percent("Share of the bones").default(12),
-    parts: z.array(z.number().positive().max(100)).min(1).max(8).default([2, 1, 1]).meta({ title: "Parts" }),
-    names: z.array(z.string().max(60)).max(8).optional().meta({ title: "Of what" }),
+    parts: z
+      .array(z.number().positive().max(100))
+      .min(1)
+      .max(8)
+      .default([2, 1, 1])
+      .meta({ title: "Parts", hint: "2 1 1" }),
+    names: z.array(z.string().max(60)).max(8).optional().meta({ title: "Of what", hint: "with commas" }),
   }),
   output: z.strictObject({
     totalG: z.number(),
@@ -165,13 +170,13 @@ export const bonesNeeded = defineSum({
   purpose: "From covers and portions back to bones.",
   words: ["covers", "back", "how many bones", "jus"],
   input: z.strictObject({
-    covers: count("Covers"),
+    covers: count("Covers").meta({ said: COVERS }),
     portionG: massAbove0("Portion"),
     overagePct: percent("Over, for the pot", 200).default(0),
-    reducedTo: z.number().gt(0).max(1).meta({ title: "Reduced to, 0–1" }),
-    strainLossPct: z.number().min(0).max(60).meta({ title: "Lost in the strainer, %" }),
-    yieldMlPerKg: z.number().positive().max(10_000).meta({ title: "Stock per kg of bones, ml" }),
-    densityGPerMl: z.number().min(0.5).max(2).default(1).meta({ title: "Density, g/ml" }),
+    reducedTo: z.number().gt(0).max(1).meta({ title: "Reduced to", unit: "0–1" }),
+    strainLossPct: z.number().min(0).max(60).meta({ title: "Lost in the strainer", unit: "%" }),
+    yieldMlPerKg: z.number().positive().max(10_000).meta({ title: "Stock per kg of bones", unit: "ml" }),
+    densityGPerMl: z.number().min(0.5).max(2).default(1).meta({ title: "Density", unit: "g/ml" }),
   }),
   output: z.strictObject({
     finishedG: z.number(),
@@ -225,8 +230,8 @@ export const cure = defineSum({
     massG: massAbove0("Meat"),
     saltPct: percent("Salt", 20),
     saltToSugar: z.number().positive().max(100).default(3).meta({ title: "Salt to sugar" }),
-    fromH: z.number().min(0).max(336).default(12).meta({ title: "Earliest rinse, h" }),
-    toH: z.number().min(0).max(336).default(24).meta({ title: "Latest rinse, h" }),
+    fromH: z.number().min(0).max(336).default(12).meta({ title: "Earliest rinse", unit: "h" }),
+    toH: z.number().min(0).max(336).default(24).meta({ title: "Latest rinse", unit: "h" }),
   }),
   output: z.strictObject({
     saltG: z.number(),
@@ -279,7 +284,7 @@ export const rehydrate = defineSum({
     dryG: massAbove0("Dried"),
     waterMl: volume("Water"),
     ratio: z.number().min(1).max(12).default(4).meta({ title: "Times heavier when soaked" }),
-    leavePct: z.number().min(0).max(90).default(10).meta({ title: "Left with the grit, %" }),
+    leavePct: z.number().min(0).max(90).default(10).meta({ title: "Left with the grit", unit: "%" }),
   }),
   output: z.strictObject({ drainedG: z.number(), liquorMl: z.number(), usableMl: z.number() }),
   example: { dryG: 120, waterMl: 1200 },

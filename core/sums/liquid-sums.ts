@@ -61,8 +61,8 @@ export const boilingPointSum = defineSum({
   purpose: "How hot it boils in this kitchen, and how much hotter a syrup or glace.",
   words: ["altitude", "mountain", "pressure", "syrup", "sugar"],
   input: z.strictObject({
-    altitudeM: z.number().optional().meta({ title: "Altitude, m" }),
-    pressurePa: z.number().optional().meta({ title: "Or air pressure, Pa" }),
+    altitudeM: z.number().optional().meta({ title: "Altitude", unit: "m" }),
+    pressurePa: z.number().optional().meta({ title: "Or air pressure", unit: "Pa" }),
     ...liquidFields,
     invertSugar: z.boolean().optional().meta({ title: "Honey or fruit sugar" }),
   }),

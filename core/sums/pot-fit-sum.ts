@@ -41,17 +41,25 @@ export const potFit = defineSum({
   words: ["fit", "split", "cover", "headspace", "boil over", "size"],
   input: z.strictObject({
     items: z
-      .array(z.strictObject({ kind: z.enum(kindNames), massG: massAbove0("Weight") }))
+      .array(z.strictObject({ kind: z.enum(kindNames).meta({ title: "What" }), massG: massAbove0("Weight") }))
       .max(8)
       .default([])
-      .meta({ title: "What lies in it" }),
-    coverMm: length("Covered by").optional(),
-    liquidMl: volume("Or so much liquid").optional(),
-    vessels: z.array(vesselField).min(1).max(12).meta({ title: "Pots at hand" }),
+      .meta({ title: "What lies in it", hint: "one a line: veal bones 9000" }),
+    coverMm: length("Covered by").optional().meta({ oneOf: "how much liquid" }),
+    liquidMl: volume("Or so much liquid").optional().meta({ oneOf: "how much liquid" }),
+    vessels: z
+      .array(vesselField)
+      .min(1)
+      .max(12)
+      .meta({ title: "Pots at hand", hint: "one a line: a pot of the kit, or 320 × 300 mm" }),
     foaming: z
       .union([z.boolean(), z.enum(["no", "below-boil", "boil"])])
       .optional()
-      .meta({ title: "Milk, cream, wine: it foams" }),
+      .meta({
+        title: "Milk, cream, wine: it foams",
+        typed: "choice",
+        words: { no: "no", "below-boil": "yes, kept below the boil", boil: "yes, at the boil" },
+      }),
   }),
   output: z.strictObject({
     chosen: z.string().nullable(),

@@ -1,34 +1,10 @@
 import type { z } from "zod";
 import type { Problem } from "../result";
+import { choicesAt, named } from "./field";
 
 /** What a schema found wrong, in a cook’s words. */
 
 type Issue = z.core.$ZodIssue;
-
-const UNITS: readonly (readonly [RegExp, string])[] = [
-  [/PerMl$/, "g/ml"],
-  [/MlPerKg$/, "ml per kg"],
-  [/PerHour$/, "per hour"],
-  [/Pct$/, "%"],
-  [/Ml$/, "ml"],
-  [/Mm$/, "mm"],
-  [/Min$/, "min"],
-  [/Pa$/, "Pa"],
-  [/G$/, "g"],
-  [/C$/, "°C"],
-  [/M$/, "m"],
-  [/W$/, "W"],
-];
-
-/** "bonesG" → "bones (g)"; the last name of a path that is one. */
-export function labelOf(path: readonly PropertyKey[]): string {
-  const name = [...path].reverse().find(p => typeof p === "string") ?? "the input";
-  const text = String(name);
-  const unit = UNITS.find(([ending]) => ending.test(text));
-  const bare = unit ? text.replace(unit[0], "") : text;
-  const words = bare.replace(/([a-z])([A-Z])/g, "$1 $2").toLowerCase();
-  return unit ? `${words || text} (${unit[1]})` : words;
-}
 
 const fieldOf = (path: readonly PropertyKey[]): string => path.map(String).join(".") || "input";
 
@@ -40,13 +16,13 @@ const valueAt = (input: unknown, path: readonly PropertyKey[]): unknown =>
   );
 
 /** All problems of an input, each with its field; a choice among several shapes reports the nearest one. */
-export function problemsOf(issues: readonly Issue[], input: unknown): Problem[] {
-  return issues.flatMap(issue => problemOf(issue, input));
+export function problemsOf(issues: readonly Issue[], input: unknown, schema: z.ZodType): Problem[] {
+  return issues.flatMap(issue => problemOf(issue, input, schema));
 }
 
-function problemOf(issue: Issue, input: unknown): Problem[] {
+function problemOf(issue: Issue, input: unknown, schema: z.ZodType): Problem[] {
   const field = fieldOf(issue.path);
-  const label = labelOf(issue.path);
+  const label = named(schema, issue.path);
   const value = valueAt(input, issue.path);
   const base = { field, value };
   switch (issue.code) {
@@ -98,7 +74,7 @@ function problemOf(issue: Issue, input: unknown): Problem[] {
           ...base,
           code: "UNKNOWN_ID",
           allowed: issue.values,
-          message: `${capital(label)}: “${String(value)}” is not one of ${issue.values.map(String).join(", ")}.`,
+          message: `${capital(label)}: “${String(value)}” is not one of ${wordsOf(issue, schema)}.`,
         },
       ];
     case "unrecognized_keys":
@@ -109,15 +85,19 @@ function problemOf(issue: Issue, input: unknown): Problem[] {
         message: `This sum knows nothing called “${key}”.`,
       }));
     case "invalid_union":
-      return nearest(issue, input);
+      return nearest(issue, input, schema);
     default:
       return [{ ...base, code: "NOT_UNDERSTOOD", message: `${capital(label)} was not understood.` }];
   }
 }
 
 /** Of several shapes the one with the fewest complaints is what was meant. */
-function nearest(issue: Extract<Issue, { code: "invalid_union" }>, input: unknown): Problem[] {
-  const label = labelOf(issue.path);
+function nearest(
+  issue: Extract<Issue, { code: "invalid_union" }>,
+  input: unknown,
+  schema: z.ZodType,
+): Problem[] {
+  const label = named(schema, issue.path);
   const value = valueAt(input, issue.path);
   if (value === undefined)
     return [{ code: "MISSING", field: fieldOf(issue.path), message: `${capital(label)} is missing.` }];
@@ -141,7 +121,18 @@ function nearest(issue: Extract<Issue, { code: "invalid_union" }>, input: unknow
         message: `${capital(label)} was not understood.`,
       },
     ];
-  return problemsOf(best, input);
+  return problemsOf(best, input, schema);
+}
+
+/** The choices in a cook’s words, each with what is sent for it where that differs. */
+function wordsOf(issue: Extract<Issue, { code: "invalid_value" }>, schema: z.ZodType): string {
+  const words = new Map(choicesAt(schema, issue.path));
+  return issue.values
+    .map(value => {
+      const said = words.get(value as string) ?? String(value);
+      return said === String(value) ? said : `${said} (${String(value)})`;
+    })
+    .join(", ");
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -41,10 +41,10 @@ export const dryToSum = defineSum({
   words: ["drive off", "dry potato", "duxelles", "stop weight"],
   input: z.strictObject({
     startG: massAbove0("Start"),
-    lossPct: percent("To lose").optional(),
-    remainPct: percent("To remain").optional(),
+    lossPct: percent("To lose").optional().meta({ oneOf: "where it ends" }),
+    remainPct: percent("Or to remain").optional().meta({ oneOf: "where it ends" }),
     startSolidsPct: percent("Solids now").optional(),
-    targetSolidsPct: percent("Solids wanted").optional(),
+    targetSolidsPct: percent("Or solids wanted").optional().meta({ oneOf: "where it ends" }),
   }),
   output: z.strictObject({ stopG: z.number(), lostG: z.number() }),
   example: { startG: 4000, lossPct: 6 },
@@ -75,9 +75,12 @@ export const blenderLoadsSum = defineSum({
   input: z.strictObject({
     volumeMl: volume("To blend"),
     jarMl: volume("Jar"),
-    temperatureC: celsius("At").optional(),
-    hot: z.boolean().optional().meta({ title: "Hot" }),
-    device: z.enum(BLEND_VESSELS).default("jar").meta({ title: "In a" }),
+    temperatureC: celsius("At").optional().meta({ oneOf: "how hot" }),
+    hot: z.boolean().optional().meta({ title: "Or just hot", oneOf: "how hot" }),
+    device: z
+      .enum(BLEND_VESSELS)
+      .default("jar")
+      .meta({ title: "In a", words: { jar: "jar", cylinder: "tall cylinder, stick blender" } }),
     minutesPerLoad: z.number().positive().max(60).default(1.5).meta({ title: "Minutes a load" }),
   }),
   output: z.strictObject({

@@ -32,14 +32,24 @@ import { around, grams, time } from "./words";
 /** What `reduce` and the tracker’s own model of a reduction take. */
 export const reduceFields = {
   ...liquidFields,
-  startG: mass("Liquid").optional(),
-  startMl: volume("Or litres").optional(),
+  startG: mass("Liquid").optional().meta({ oneOf: "how much liquid" }),
+  startMl: volume("Liquid, as a volume").optional().meta({ oneOf: "how much liquid" }),
   startC: celsius("As hot as").default(20),
   vessel: vesselField,
   heat: heatField,
-  panHeatCapacityJPerK: z.number().min(0).max(100_000).optional().meta({ title: "Heat the pan takes, J/K" }),
-  surface: surfaceField.optional(),
-  surfaceFactor: z.number().min(0.05).max(1.5).optional().meta({ title: "Surface factor" }),
+  panHeatCapacityJPerK: z
+    .number()
+    .min(0)
+    .max(100_000)
+    .optional()
+    .meta({ title: "Heat the pan takes", unit: "J/K" }),
+  surface: surfaceField.optional().meta({ oneOf: "which surface" }),
+  surfaceFactor: z
+    .number()
+    .min(0.05)
+    .max(1.5)
+    .optional()
+    .meta({ title: "Or surface factor", oneOf: "which surface" }),
   lid: lidField.optional(),
   solidsMl: volume("Bones and vegetables below the level").optional(),
   ...aroundFields,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { REFERENCE_WORLD, labelOf } from ".";
+import { REFERENCE_WORLD, SUMS, sumNamed } from ".";
+import { named } from "./field";
 import { pot, refusal } from "./testing";
 
 describe("bad input", () => {
@@ -154,9 +155,10 @@ describe("bad input", () => {
   test("all that is wrong is told at once", () =>
     expect(refusal("ice", { volumeMl: -1, fromC: "x", toC: true }).length).toBe(3));
   test("fields are named as a cook would", () => {
-    expect(labelOf(["vessel", "diameterMm"])).toBe("diameter (mm)");
-    expect(labelOf(["readings", 0, "c"])).toBe("c");
-    expect(labelOf([])).toBe("the input");
+    const { input } = sumNamed("cooling-check") ?? (SUMS[0] as (typeof SUMS)[number]);
+    expect(named(input, ["readings", 0, "c"])).toBe("probe (°C)");
+    expect(named(input, ["sinkC"])).toBe("the cold it stands in (°C)");
+    expect(named(input, [])).toBe("the input");
   });
   test("the world of the reference is sea level, without a kit", () => {
     expect(REFERENCE_WORLD.altitudeM).toBe(0);

@@ -3,7 +3,7 @@ import { NOMINAL_FACTS } from "../facts";
 import { REFERENCE_LARDER } from "../larder";
 import { pressureAtAltitude } from "../pot";
 import { degC } from "../quantity";
-import { InvariantError, type Result, ok, refuse, valueOf } from "../result";
+import { InvariantError, type Problem, type Result, ok, refuse, valueOf } from "../result";
 import { alcoholLeft } from "./alcohol-sum";
 import { reduceChain } from "./chain-sum";
 import { liaison, mount, swapThickenerSum } from "./binding-sums";
@@ -33,6 +33,7 @@ import {
 } from "./larder-sums";
 import { boilingPointSum, density } from "./liquid-sums";
 import { potFit } from "./pot-fit-sum";
+import { fieldsOf, labelOf } from "./field";
 import { problemsOf } from "./problems";
 import { scale } from "./scale-sum";
 import { blenderLoadsSum, dryToSum, pureeMeringue, pureeYield, setCustard } from "./puree-sums";
@@ -163,7 +164,9 @@ export function runSum(name: string, input: unknown, world: SumWorld = REFERENCE
       message: `There is no sum “${name}”. The list of sums names all of them.`,
     });
   const read = sum.input.safeParse(input ?? {});
-  if (!read.success) return refuse(...problemsOf(read.error.issues, input));
+  if (!read.success) return refuse(...problemsOf(read.error.issues, input, sum.input));
+  const twice = saidTwice(sum, input);
+  if (twice.length) return refuse(...twice);
   const worked = sum.work(read.data as never, world);
   if (!worked.ok) return worked;
   const output = worked.value.output as Record<string, unknown>;
@@ -173,6 +176,26 @@ export function runSum(name: string, input: unknown, world: SumWorld = REFERENCE
     { ...output, warnings: worked.warnings, sentence: asSentence(worked.value.sentence) },
     worked.warnings,
   );
+}
+
+/** What was said in two ways at once: which is meant is for the cook to say. */
+function saidTwice(sum: AnySum, input: unknown): Problem[] {
+  const given = fieldsOf(sum.input).filter(
+    field => field.oneOf && (input as Record<string, unknown> | undefined)?.[field.name] !== undefined,
+  );
+  return given.flatMap((field, i): Problem[] => {
+    const first = given.findIndex(other => other.oneOf === field.oneOf);
+    const other = given[first];
+    return first === i || !other
+      ? []
+      : [
+          {
+            code: "AMBIGUOUS",
+            field: field.name,
+            message: `“${labelOf(other)}” and “${labelOf(field)}” both say ${field.oneOf ?? ""}: leave one of them empty.`,
+          },
+        ];
+  });
 }
 
 const asSentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -9,38 +9,43 @@ import { type Body, type SauceState, reducedBy } from "../texture";
 import { ROUX_COLOURS, THICKENER_IDS } from "../thickening";
 import { celsius, liquidFields, mass, massAbove0, minutes, percent, volume } from "./fields";
 import { liquidOf, massOfLiquid } from "./inputs";
+import { THICKENER_WORDS } from "./choice-words";
 import { type SumWorld } from "./sum";
 
 /** What the sums of body and binding ask about a sauce. */
 export const doseField = z.strictObject({
-  id: z.enum(THICKENER_IDS),
-  massG: z.number().min(0).max(1_000_000),
-  colour: z.enum(ROUX_COLOURS).optional(),
-  minutes: z.number().min(0).max(600).optional(),
-  maxC: z.number().min(0).max(110).optional(),
-  pH: z.number().min(2).max(9).optional(),
-  blendedS: z.number().min(0).max(600).optional(),
+  id: z.enum(THICKENER_IDS).meta({ title: "What", words: THICKENER_WORDS }),
+  massG: z.number().min(0).max(1_000_000).meta({ title: "Weight", unit: "g" }),
+  colour: z.enum(ROUX_COLOURS).optional().meta({ title: "Colour" }),
+  minutes: z.number().min(0).max(600).optional().meta({ title: "Simmered", unit: "min" }),
+  maxC: z.number().min(0).max(110).optional().meta({ title: "Hottest", unit: "°C" }),
+  pH: z.number().min(2).max(9).optional().meta({ title: "pH" }),
+  blendedS: z.number().min(0).max(600).optional().meta({ title: "Blended", unit: "s" }),
 });
 
 export const pureeField = z.strictObject({
-  massG: z.number().min(0).max(1_000_000),
-  solidsG: z.number().min(0).max(1_000_000),
-  tool: z.enum(["mill", "blender", "fast blender"]).optional(),
+  massG: z.number().min(0).max(1_000_000).meta({ title: "Purée", unit: "g" }),
+  solidsG: z.number().min(0).max(1_000_000).meta({ title: "Solids in it", unit: "g" }),
+  tool: z.enum(["mill", "blender", "fast blender"]).optional().meta({ title: "Made with" }),
 });
 const FINENESS = { mill: 0.8, blender: 1, "fast blender": 1.1 } as const;
 
 /** The liquor, what binds it, and what has boiled off. */
 export const sauceFields = {
   ...liquidFields,
-  massG: massAbove0("Liquor").optional(),
-  volumeMl: volume("Liquor").optional(),
-  thickeners: z.array(doseField).max(8).optional().meta({ title: "Thickeners in it" }),
+  massG: massAbove0("Liquor").optional().meta({ oneOf: "how much liquor" }),
+  volumeMl: volume("Liquor").optional().meta({ oneOf: "how much liquor" }),
+  thickeners: z
+    .array(doseField)
+    .max(8)
+    .optional()
+    .meta({ title: "Thickeners in it", columns: ["id", "massG", "minutes", "colour", "maxC"] }),
   yolkG: mass("Yolk in it").optional(),
   yolkMaxC: celsius("Yolk, hottest").optional(),
   puree: pureeField.optional().meta({ title: "Purée in it" }),
   milkSolidsG: mass("Milk solids in it").optional(),
   evaporatedG: mass("Boiled off").optional(),
-  temperatureC: z.number().min(0).max(100).default(60).meta({ title: "Eaten at, °C" }),
+  temperatureC: z.number().min(0).max(100).default(60).meta({ title: "Eaten at", unit: "°C" }),
 };
 export type SauceInput = Omit<z.infer<z.ZodObject<typeof sauceFields>>, "temperatureC"> & {
   saltPct?: number | undefined;

@@ -96,7 +96,7 @@ const toField = z
       overagePct: z.number().min(0).max(100).optional(),
     }),
   ])
-  .meta({ title: "To" });
+  .meta({ title: "To", typed: "size", hint: "× 2, 8 kg finished, 8 kg of the base, or 40 × 60 g" });
 
 export const scale = defineSum({
   name: "scale",
@@ -104,7 +104,7 @@ export const scale = defineSum({
   purpose: "A whole formula to a size, with what does not scale put right and why.",
   words: ["times", "covers", "bigger batch"],
   input: z.strictObject({
-    formula: z.unknown().meta({ title: "Formula, as JSON" }),
+    formula: z.unknown().meta({ title: "Formula, as JSON", typed: "json" }),
     to: toField,
     policy: z.enum(["keep time", "keep proportions"]).default("keep time").meta({ title: "What simmers" }),
   }),

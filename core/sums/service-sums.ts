@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { type Problem, ok, refuse } from "../result";
-import { count, hours, mass, massAbove0, percent, volume } from "./fields";
+import { COVERS, count, hours, mass, massAbove0, percent, volume } from "./fields";
 import { defineSum, missing } from "./sum";
 import { grams, num, pct, volumeOf } from "./words";
 
@@ -13,8 +13,18 @@ export const letDown = defineSum({
   words: ["reconstitute", "dilute", "glace", "demi"],
   input: z.strictObject({
     massG: massAbove0("Reduction"),
-    reducedTo: z.number().gt(0).max(1).optional().meta({ title: "Was reduced to, 0–1" }),
-    factor: z.number().min(1).max(100).optional().meta({ title: "Or how many times stronger" }),
+    reducedTo: z
+      .number()
+      .gt(0)
+      .max(1)
+      .optional()
+      .meta({ title: "Was reduced to", unit: "0–1", oneOf: "how strong" }),
+    factor: z
+      .number()
+      .min(1)
+      .max(100)
+      .optional()
+      .meta({ title: "Or how many times stronger", oneOf: "how strong" }),
   }),
   output: z.strictObject({ addG: z.number(), totalG: z.number() }),
   example: { massG: 750, reducedTo: 0.333333 },
@@ -38,10 +48,10 @@ export const portions = defineSum({
   purpose: "How many covers a pot gives, and what is left.",
   words: ["covers", "how many", "left over"],
   input: z.strictObject({
-    volumeMl: volume("In the pot").optional(),
-    portionMl: volume("Portion").optional(),
-    massG: mass("In the pot").optional(),
-    portionG: mass("Portion").optional(),
+    volumeMl: volume("In the pot").optional().meta({ oneOf: "how much" }),
+    portionMl: volume("Portion").optional().meta({ oneOf: "how large a portion" }),
+    massG: mass("In the pot").optional().meta({ oneOf: "how much" }),
+    portionG: mass("Portion").optional().meta({ oneOf: "how large a portion" }),
     lossPct: percent("Lost on the way").optional(),
   }),
   output: z.strictObject({ count: z.number(), left: z.number() }),
@@ -96,7 +106,7 @@ export const divide = defineSum({
   title: "Divide over covers",
   purpose: "Grams on each plate.",
   words: ["garnish", "each", "per plate"],
-  input: z.strictObject({ massG: massAbove0("Garnish"), covers: count("Covers") }),
+  input: z.strictObject({ massG: massAbove0("Garnish"), covers: count("Covers").meta({ said: COVERS }) }),
   output: z.strictObject({ eachG: z.number() }),
   example: { massG: 630, covers: 21 },
   asks: ["massG", "covers"],
@@ -113,10 +123,15 @@ export const makeFor = defineSum({
   purpose: "What to make so that it does not run out.",
   words: ["overage", "plating loss", "how much to make", "service"],
   input: z.strictObject({
-    covers: count("Covers"),
+    covers: count("Covers").meta({ said: COVERS }),
     portionG: massAbove0("Portion"),
     overagePct: percent("Over", 200).optional(),
-    platingLossPct: z.number().min(0).max(90).optional().meta({ title: "Left in pots and on spoons, %" }),
+    platingLossPct: z
+      .number()
+      .min(0)
+      .max(90)
+      .optional()
+      .meta({ title: "Left in pots and on spoons", unit: "%" }),
   }),
   output: z.strictObject({ makeG: z.number() }),
   example: { covers: 84, portionG: 55, overagePct: 5 },
@@ -137,7 +152,7 @@ export const holdLoss = defineSum({
   words: ["bain-marie", "holding", "service", "saltier"],
   input: z.strictObject({
     massG: massAbove0("In the pot"),
-    pctPerHour: z.number().min(0).max(50).default(3).meta({ title: "Lost per hour, %" }),
+    pctPerHour: z.number().min(0).max(50).default(3).meta({ title: "Lost per hour", unit: "%" }),
     hours: hours("Held for"),
     saltPct: percent("Salt", 30).optional(),
   }),
@@ -179,7 +194,7 @@ export const saltAfter = defineSum({
     startG: massAbove0("Now"),
     saltPct: percent("Salt now", 40),
     endG: massAbove0("Then"),
-    targetPct: z.number().positive().max(40).optional().meta({ title: "Wanted salt, %" }),
+    targetPct: z.number().positive().max(40).optional().meta({ title: "Wanted salt", unit: "%" }),
   }),
   output: z.strictObject({ saltPct: z.number(), unsaltedToAddG: z.number().optional() }),
   example: { startG: 4000, saltPct: 0.35, endG: 1200 },
@@ -209,10 +224,15 @@ export const creamFat = defineSum({
   purpose: "Fat of a cream as it boils down, and when to stop for a wanted fat.",
   words: ["cream", "fat", "richness"],
   input: z.strictObject({
-    fatPct: z.number().positive().max(100).meta({ title: "Fat, %" }),
+    fatPct: z.number().positive().max(100).meta({ title: "Fat", unit: "%" }),
     startG: massAbove0("Cream"),
     endG: massAbove0("Reduced to").optional(),
-    targetFatPct: z.number().positive().max(100).optional().meta({ title: "Or wanted fat, %" }),
+    targetFatPct: z
+      .number()
+      .positive()
+      .max(100)
+      .optional()
+      .meta({ title: "Or wanted fat", unit: "%", oneOf: "where it ends" }),
   }),
   output: z.strictObject({ fatPct: z.number(), endG: z.number() }),
   example: { fatPct: 35, startG: 1200, endG: 600 },

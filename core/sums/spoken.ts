@@ -2,6 +2,7 @@ import { ingredientCalled, plainName } from "../larder";
 import { parseAmount, readNumber } from "../quantity";
 import { parseReductionTarget } from "../reduction";
 import { type Result, ok } from "../result";
+import { type SumField, fieldsOf } from "./field";
 import { SUMS } from "./registry";
 import type { AnySum, SumWorld } from "./sum";
 
@@ -12,11 +13,11 @@ export interface Spoken {
   readonly input: Readonly<Record<string, unknown>>;
 }
 
-const MASSES = /G$/;
-const VOLUMES = /Ml$/;
 const AMOUNT =
   /(\d[\d.,]*)\s*(kg|g|lb|oz|l|dl|cl|ml|qt|cups?|%|h|hours?|min|minutes?|mm|cm|°?C|m|w|covers?|plates?)(?![a-z])/gi;
 const FROM_TO = /(-?\d+(?:[.,]\d+)?)\s*°?\s*C?\s*(?:to|→|–|-)\s*(-?\d+(?:[.,]\d+)?)\s*°?\s*C?\b/i;
+/** Said as a pair: "85 to 20". */
+const FROM_TO_FIELDS = ["fromC", "toC"];
 const SHARE =
   /\b(by|to)\s+(a\s+)?(half|thirds?|two thirds|quarter|three quarters|fifth|eighth|tenth|\d+\s*%|\d\s*\/\s*\d)/i;
 
@@ -34,11 +35,17 @@ function named(text: string): { sum: AnySum; rest: string } | null {
   return null;
 }
 
-const fieldsOf = (sum: AnySum): string[] => {
-  const shape = (sum.input as unknown as { shape?: Record<string, unknown> }).shape ?? {};
-  // What is asked first is meant first.
-  return [...sum.asks, ...Object.keys(shape).filter(key => !sum.asks.includes(key))];
-};
+/** What is asked first is meant first. */
+export function inOrder(sum: AnySum): {
+  readonly asked: readonly SumField[];
+  readonly more: readonly SumField[];
+} {
+  const fields = fieldsOf(sum.input);
+  return {
+    asked: sum.asks.flatMap(name => fields.find(f => f.name === name) ?? []),
+    more: fields.filter(f => !sum.asks.includes(f.name)),
+  };
+}
 
 /**
  * Understands a sum as it is said. `null`: no sum begins so.
@@ -48,26 +55,35 @@ export function readSpoken(text: string, world: SumWorld): Spoken | null {
   const found = named(text);
   if (!found) return null;
   const { sum } = found;
-  const fields = fieldsOf(sum);
-  if (fields.includes("text")) return { sum, input: found.rest ? { text: found.rest } : {} };
+  const { asked, more } = inOrder(sum);
+  const fields = [...asked, ...more];
+  const has = (typed: SumField["typed"]) => fields.find(f => f.typed === typed);
+  if (asked[0]?.typed === "text") return { sum, input: found.rest ? { text: found.rest } : {} };
 
   const input: Record<string, unknown> = {};
   let rest = found.rest;
   const cut = (match: RegExpExecArray) => {
     rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`;
   };
-  const free = (test: (field: string) => boolean) => fields.find(f => !(f in input) && test(f));
+  const free = (test: (field: SumField) => boolean) =>
+    fields.find(
+      f =>
+        !(f.name in input) &&
+        !fields.some(other => f.oneOf && other.oneOf === f.oneOf && other.name in input) &&
+        test(f),
+    );
 
   const share = SHARE.exec(rest);
-  if (share && fields.includes("target")) {
+  const target = has("target");
+  if (share && target) {
     const read = parseReductionTarget(share[0], shareOf);
     if (read.ok) {
-      input.target = read.value;
+      input[target.name] = read.value;
       cut(share);
     }
   }
   const range = FROM_TO.exec(rest);
-  if (range && fields.includes("fromC") && fields.includes("toC")) {
+  if (range && FROM_TO_FIELDS.every(name => fields.some(f => f.name === name))) {
     input.fromC = Number(range[1]?.replace(",", "."));
     input.toC = Number(range[2]?.replace(",", "."));
     cut(range);
@@ -76,22 +92,23 @@ export function readSpoken(text: string, world: SumWorld): Spoken | null {
     const value = Number((match[1] ?? "").replace(",", "."));
     const unit = (match[2] ?? "").toLowerCase();
     const field = fieldForUnit(unit, free);
-    if (field) input[field] = value * factorOf(unit, field);
+    if (field) input[field.name] = value * factorOf(unit, field.unit);
   }
   rest = rest.replace(AMOUNT, " ").replace(/\s+/g, " ").trim();
   const vessel = world.vessels.find(v => rest.toLowerCase().includes(v.name.toLowerCase()));
-  if (vessel && fields.includes("vessel")) {
-    input.vessel = { id: vessel.id };
+  const pot = has("vessel");
+  if (vessel && pot) {
+    input[pot.name] = { id: vessel.id };
     rest = rest.toLowerCase().replace(vessel.name.toLowerCase(), " ").trim();
   }
-  for (const word of rest.split(/\s+/).filter(Boolean)) placeWord(sum, word, input, fields);
-  const thing = free(f => f === "liquid" || f === "ingredient");
+  for (const word of rest.split(/\s+/).filter(Boolean)) placeWord(word, input, fields);
+  const thing = free(f => f.typed === "ingredient");
   const name = rest.replace(/\b(of|in|from|for|with|the|a|on|lid)\b/gi, " ").trim();
-  if (thing && name && ingredientCalled(world.ingredients, name)) input[thing] = name;
+  if (thing && name && ingredientCalled(world.ingredients, name)) input[thing.name] = name;
   // A bare number goes to what is asked first and counts.
   const bare = /(?:^|\s)(\d[\d.,]*)(?:\s|$)/.exec(rest);
-  const counting = free(f => f === "covers");
-  if (bare && counting) input[counting] = Number((bare[1] ?? "").replace(",", "."));
+  const counting = free(f => f.said.length > 0);
+  if (bare && counting) input[counting.name] = Number((bare[1] ?? "").replace(",", "."));
   return { sum, input };
 }
 
@@ -106,23 +123,29 @@ function shareOf(text: string): Result<{ share?: number; massG?: number; volumeM
   return amount.value.kind === "share" ? ok({ share: amount.value.pct / 100 }) : ok(amount.value);
 }
 
+/** The units a field may have for what was said in another. */
+const HELD_IN: readonly (readonly [said: RegExp, units: readonly string[]])[] = [
+  [/^(kg|g|lb|oz)$/, ["g"]],
+  [/^(l|dl|cl|ml|qt|cups?)$/, ["ml"]],
+  [/^%$/, ["%"]],
+  [/^h/, ["h", "min"]],
+  [/^min/, ["min", "h"]],
+  [/^(mm|cm)$/, ["mm"]],
+  [/c$/, ["°C"]],
+  [/^m$/, ["m"]],
+];
+
 function fieldForUnit(
-  unit: string,
-  free: (test: (f: string) => boolean) => string | undefined,
-): string | undefined {
-  if (/^(kg|g|lb|oz)$/.test(unit)) return free(f => MASSES.test(f));
-  if (/^(l|dl|cl|ml|qt|cups?)$/.test(unit)) return free(f => VOLUMES.test(f));
-  if (unit === "%") return free(f => /Pct$/.test(f));
-  if (/^h/.test(unit)) return free(f => f === "hours" || f === "minutes");
-  if (/^min/.test(unit)) return free(f => f === "minutes" || f === "hours");
-  if (/^(mm|cm)$/.test(unit)) return free(f => /Mm$/.test(f));
-  if (/c$/.test(unit)) return free(f => /C$/.test(f));
-  if (unit === "m") return free(f => f === "altitudeM");
-  if (/^(covers?|plates?)$/.test(unit)) return free(f => f === "covers");
-  return undefined;
+  said: string,
+  free: (test: (f: SumField) => boolean) => SumField | undefined,
+): SumField | undefined {
+  const units = HELD_IN.find(([pattern]) => pattern.test(said))?.[1];
+  return units
+    ? free(f => f.typed === "number" && f.unit !== undefined && units.includes(f.unit))
+    : free(f => f.said.includes(said));
 }
 
-function factorOf(unit: string, field: string): number {
+function factorOf(unit: string, held: string | undefined): number {
   switch (unit) {
     case "kg":
     case "l":
@@ -142,38 +165,22 @@ function factorOf(unit: string, field: string): number {
     case "cups":
       return 236.5882365;
     default:
-      if (/^h/.test(unit)) return field === "minutes" ? 60 : 1;
-      if (/^min/.test(unit)) return field === "hours" ? 1 / 60 : 1;
+      if (/^h/.test(unit)) return held === "min" ? 60 : 1;
+      if (/^min/.test(unit)) return held === "h" ? 1 / 60 : 1;
       return 1;
   }
 }
 
 /** A word that is one of the choices of a field: "veal", "on", "flamed", "walk-in". */
-function placeWord(
-  sum: AnySum,
-  word: string,
-  input: Record<string, unknown>,
-  fields: readonly string[],
-): void {
-  const shape = (sum.input as unknown as { shape?: Record<string, unknown> }).shape ?? {};
+function placeWord(word: string, input: Record<string, unknown>, fields: readonly SumField[]): void {
   for (const field of fields) {
-    if (field in input) continue;
-    const options = choicesOf(shape[field]);
-    const chosen = options?.find(option => option.toLowerCase() === word.toLowerCase());
+    if (field.name in input) continue;
+    const chosen = field.choices.find(([value, words]) =>
+      [String(value), words].some(said => said.toLowerCase() === word.toLowerCase()),
+    );
     if (chosen) {
-      input[field] = chosen;
+      input[field.name] = chosen[0];
       return;
     }
   }
-}
-
-/** The words a field may be, through its optional and default wrappings. */
-export function choicesOf(schema: unknown): readonly string[] | null {
-  let at = schema as { options?: unknown; def?: { innerType?: unknown } } | undefined;
-  for (let depth = 0; at && depth < 4; depth++) {
-    const { options } = at;
-    if (Array.isArray(options) && options.every((o): o is string => typeof o === "string")) return options;
-    at = at.def?.innerType as typeof at;
-  }
-  return null;
 }

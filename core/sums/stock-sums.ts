@@ -68,8 +68,8 @@ export const stockYield = defineSum({
     boneClass,
     bonesG: massAbove0("Bones, raw"),
     roasted: z.boolean().optional().meta({ title: "Roasted" }),
-    waterMl: volume("Water").optional(),
-    coverMm: length("Or covered by").optional(),
+    waterMl: volume("Water").optional().meta({ oneOf: "how much water" }),
+    coverMm: length("Or covered by").optional().meta({ oneOf: "how much water" }),
     vegetablesG: mass("Vegetables").optional(),
     vessel: vesselField,
     holdC: celsius("Held at"),
@@ -240,7 +240,12 @@ export const plateau = defineSum({
   words: ["brix", "refractometer", "level", "stop", "extraction"],
   input: z.strictObject({
     readings: z
-      .array(z.strictObject({ min: minutes("At"), brix: z.number().min(0).max(90) }))
+      .array(
+        z.strictObject({
+          min: minutes("At"),
+          brix: z.number().min(0).max(90).meta({ title: "Reads", unit: "°Bx" }),
+        }),
+      )
       .max(100)
       .meta({ title: "Readings" }),
   }),

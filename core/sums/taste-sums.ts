@@ -87,18 +87,26 @@ export const balance = defineSum({
   input: z.strictObject({
     massG: massAbove0("Sauce"),
     parts: z
-      .array(z.strictObject({ ingredient: z.string().max(120), massG: z.number().min(0) }))
+      .array(
+        z.strictObject({
+          ingredient: z.string().max(120).meta({ title: "What", typed: "ingredient" }),
+          massG: z.number().min(0).meta({ title: "Weight", unit: "g" }),
+        }),
+      )
       .max(30)
       .optional()
       .meta({ title: "What is in it" }),
     saltPct: percent("Salt").optional(),
     sugarPct: percent("Sugar").optional(),
-    acids: acidsField.optional().meta({ title: "Acids, %" }),
+    acids: acidsField.optional().meta({ title: "Acids", unit: "%", hint: "citric 0.08, acetic 0.1" }),
     fatPct: percent("Fat").optional(),
     umami: z
-      .strictObject({ msgPct: z.number().min(0).max(20), impPct: z.number().min(0).max(20) })
+      .strictObject({
+        msgPct: z.number().min(0).max(20).meta({ title: "Glutamate", unit: "%" }),
+        impPct: z.number().min(0).max(20).meta({ title: "Nucleotides", unit: "%" }),
+      })
       .optional()
-      .meta({ title: "Glutamate and nucleotides, %" }),
+      .meta({ title: "Glutamate and nucleotides" }),
   }),
   output: z.strictObject({
     axes: z.array(z.strictObject({ name: z.string(), doseOverThreshold: z.number() })),
@@ -155,8 +163,12 @@ export const round = defineSum({
   purpose: "Amounts rounded to the scale so that their sum stays.",
   words: ["largest remainder", "kitchen rounding"],
   input: z.strictObject({
-    amounts: z.array(z.number().min(0).max(1_000_000)).min(1).max(100).meta({ title: "Amounts, g" }),
-    resolutionG: z.number().positive().max(10_000).meta({ title: "To, g" }),
+    amounts: z
+      .array(z.number().min(0).max(1_000_000))
+      .min(1)
+      .max(100)
+      .meta({ title: "Amounts", unit: "g", hint: "with spaces: 101.2 33.3 14.8" }),
+    resolutionG: z.number().positive().max(10_000).meta({ title: "To", unit: "g" }),
   }),
   output: z.strictObject({ amounts: z.array(z.number()), driftPct: z.number() }),
   example: { amounts: [101.26, 33.33, 14.87, 7.9, 2.64], resolutionG: 1 },
@@ -183,7 +195,7 @@ export const fix = defineSum({
     acidPct: percent("Acid in it", 20).optional(),
     sugarPct: percent("Sugar in it", 90).optional(),
     fatPct: percent("Fat in it", 90).optional(),
-    complaint: z.enum(COMPLAINTS).meta({ title: "It is" }),
+    complaint: z.enum(COMPLAINTS).meta({ title: "It is", words: COMPLAINT_WORDS }),
     target: z
       .union([
         z.strictObject({ thickness: z.number() }),
@@ -192,7 +204,7 @@ export const fix = defineSum({
         z.strictObject({ fatPct: z.number() }),
       ])
       .optional()
-      .meta({ title: "It should be" }),
+      .meta({ title: "It should be", typed: "aim", hint: "salt 0.9, body 45, acid 0.3 or fat 12" }),
   }),
   output: z.strictObject({
     remedies: z.array(

@@ -24,11 +24,12 @@ import { BINDING_FORMS, ROUX_COLOURS, THICKENERS, THICKENER_IDS, type ThickenerI
 import { estimateField, liquidFields, percent } from "./fields";
 import { minutesField, saltField, sauceFields, sauceFrom, thicknessOf } from "./sauce-input";
 import { defineSum, missing } from "./sum";
+import { FORM_WORDS, TEST_WORDS, THICKENER_WORDS } from "./choice-words";
 import { around, grams, num, pct } from "./words";
 
 /** How thick a sauce is, by test or by what is in it, and what brings it where it should be. */
 
-const target = z.number().min(0).max(100).meta({ title: "Body wanted, 0–100" });
+const target = z.number().min(0).max(100).meta({ title: "Body wanted", unit: "0–100" });
 
 export const thicknessFromTest = defineSum({
   name: "thickness-from-test",
@@ -36,14 +37,14 @@ export const thicknessFromTest = defineSum({
   purpose: "What a spoon, a line plate, a syringe or a cup says, as body at the temperature it is eaten at.",
   words: ["spread", "nappe", "coats", "syringe", "line plate", "funnel", "how thick"],
   input: z.strictObject({
-    test: z.enum(TEST_IDS).meta({ title: "Test" }),
+    test: z.enum(TEST_IDS).meta({ title: "Test", words: TEST_WORDS }),
     reading: z.number().meta({ title: "Reading" }),
-    temperatureC: z.number().meta({ title: "Read at, °C" }),
-    servedC: z.number().min(0).max(100).default(60).meta({ title: "Eaten at, °C" }),
+    temperatureC: z.number().meta({ title: "Read at", unit: "°C" }),
+    servedC: z.number().min(0).max(100).default(60).meta({ title: "Eaten at", unit: "°C" }),
     cupMm: z
       .union(CUP_MM.map(mm => z.literal(mm)))
       .optional()
-      .meta({ title: "Outlet of the cup, mm" }),
+      .meta({ title: "Outlet of the cup", unit: "mm" }),
     newtonian: z.boolean().optional().meta({ title: "Flows like a syrup" }),
     ...liquidFields,
   }),
@@ -88,7 +89,7 @@ export const testFromThickness = defineSum({
   words: ["target spread", "expect", "plate reading"],
   input: z.strictObject({
     thickness: target,
-    test: z.enum(TEST_IDS).meta({ title: "Test" }),
+    test: z.enum(TEST_IDS).meta({ title: "Test", words: TEST_WORDS }),
   }),
   output: z.strictObject({ reading: estimateField }),
   example: { thickness: 45, test: "line" },
@@ -163,11 +164,11 @@ export const thicken = defineSum({
   words: ["roux", "slurry", "beurre manié", "bind", "flour for", "starch for"],
   input: z.strictObject({
     ...sauceFields,
-    thickener: z.enum(THICKENER_IDS).meta({ title: "With" }),
-    form: z.enum(BINDING_FORMS).optional().meta({ title: "As" }),
+    thickener: z.enum(THICKENER_IDS).meta({ title: "With", words: THICKENER_WORDS }),
+    form: z.enum(BINDING_FORMS).optional().meta({ title: "As", words: FORM_WORDS }),
     slurryWaterPerG: z.number().min(1).max(3).optional().meta({ title: "Water per g of starch" }),
     minutes: minutesField,
-    maxC: z.number().min(0).max(110).optional().meta({ title: "Hottest, °C" }),
+    maxC: z.number().min(0).max(110).optional().meta({ title: "Hottest", unit: "°C" }),
     colour: z.enum(ROUX_COLOURS).optional().meta({ title: "Colour of the roux" }),
     targetThickness: target,
   }),
@@ -227,7 +228,11 @@ export const thin = defineSum({
     ...sauceFields,
     saltPct: saltField,
     targetThickness: target,
-    with: z.string().max(120).default("water").meta({ title: "With water, stock, cream …" }),
+    with: z
+      .string()
+      .max(120)
+      .default("water")
+      .meta({ title: "With water, stock, cream …", typed: "ingredient" }),
   }),
   output: z.strictObject({
     addG: z.number().optional(),

@@ -20,7 +20,7 @@ import {
 } from "../reduction";
 import { type Problem, type Result, type Warning, ok, refuse } from "../result";
 import { netOfGross, volumeOfLevel } from "../vessel";
-import { celsius, estimateField, heatField, lidField, mass, minutes, targetField } from "./fields";
+import { celsius, estimateField, heatField, length, lidField, mass, minutes, targetField } from "./fields";
 import { liquidOf, massOfLiquid, poolsOfLiquid, vesselOf } from "./inputs";
 import { type ReduceInput, reduceFields, reductionOf } from "./reduce-sums";
 import { type SumWorld, defineSum, missing } from "./sum";
@@ -40,10 +40,10 @@ const trackInput = z.strictObject({
   heat: heat.optional(),
   startG: mass("At the start"),
   startSdG: mass("Known to, one deviation").optional(),
-  targetG: mass("Until").optional(),
-  target: targetField.optional(),
+  targetG: mass("Until").optional().meta({ oneOf: "where it ends" }),
+  target: targetField.optional().meta({ oneOf: "where it ends" }),
   tareG: mass("Empty pot").optional(),
-  rateGPerMin: z.number().positive().max(5000).optional().meta({ title: "Loses, g/min" }),
+  rateGPerMin: z.number().positive().max(5000).optional().meta({ title: "Loses", unit: "g/min" }),
   pace: z.number().positive().max(10).optional().meta({ title: "Pace learned" }),
   readings: z
     .array(
@@ -51,18 +51,23 @@ const trackInput = z.strictObject({
         min: minutes("At"),
         grossG: mass("Pot and all").optional(),
         netG: mass("In the pot").optional(),
-        levelMm: z.number().min(0).max(2000).optional(),
+        levelMm: length("Stick").optional(),
         c: celsius("As hot as").optional(),
         sdG: mass("Read to, one deviation").optional(),
       }),
     )
     .max(200)
-    .meta({ title: "Readings" }),
+    .meta({ title: "Readings", columns: ["min", "netG", "grossG", "levelMm", "c"] }),
   events: z
     .array(
       z.strictObject({
         min: minutes("At"),
-        addedG: z.number().min(-1_000_000).max(1_000_000).optional(),
+        addedG: z
+          .number()
+          .min(-1_000_000)
+          .max(1_000_000)
+          .optional()
+          .meta({ title: "Put in, or out", unit: "g" }),
         heat: heatField.optional(),
         lid: lidField.optional(),
       }),

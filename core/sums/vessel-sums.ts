@@ -18,8 +18,8 @@ export const vesselLevel = defineSum({
   words: ["dip stick", "how full", "litres", "millimetres", "capacity"],
   input: z.strictObject({
     vessel: vesselField,
-    volumeMl: volume("Volume").optional(),
-    levelMm: length("Or level").optional(),
+    volumeMl: volume("Volume").optional().meta({ oneOf: "how full" }),
+    levelMm: length("Or level").optional().meta({ oneOf: "how full" }),
   }),
   output: z.strictObject({
     levelMm: z.number(),
@@ -61,8 +61,8 @@ export const dipMark = defineSum({
   words: ["mark", "reduce by half", "level", "stick", "stop"],
   input: z.strictObject({
     vessel: vesselField,
-    startMl: volume("In the pan").optional(),
-    startMm: length("Or the stick reads").optional(),
+    startMl: volume("In the pan").optional().meta({ oneOf: "how full" }),
+    startMm: length("Or the stick reads").optional().meta({ oneOf: "how full" }),
     target: targetField,
     ...liquidFields,
     temperatureC: celsius("As hot as").default(95),
@@ -127,9 +127,9 @@ export const fatToCover = defineSum({
   input: z.strictObject({
     vessel: vesselField,
     depthMm: length("Filled to"),
-    solidsMl: volume("Room the meat takes").optional(),
-    solidsG: mass("Or its weight").optional(),
-    densityGPerMl: z.number().min(0.5).max(2).optional().meta({ title: "Density of it, g/ml" }),
+    solidsMl: volume("Room the meat takes").optional().meta({ oneOf: "how much meat" }),
+    solidsG: mass("Or its weight").optional().meta({ oneOf: "how much meat" }),
+    densityGPerMl: z.number().min(0.5).max(2).optional().meta({ title: "Density of it", unit: "g/ml" }),
     haveG: mass("Fat at hand").optional(),
   }),
   output: z.strictObject({ needMl: z.number(), needG: z.number(), shortG: z.number() }),

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { ulid } from "ulid";
-import { BUILD_KINDS, type BuildKind, buildEmulsion } from "~/core/emulsion";
+import { BUILD_KINDS, BUILD_WORDS, type BuildKind, buildEmulsion } from "~/core/emulsion";
 import type { FactValues } from "~/core/facts";
 import { type Line, insertStep, updateStep } from "~/core/formula";
 import { g, printMass, printNumber } from "~/core/quantity";
@@ -10,13 +10,6 @@ import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import type { Formula } from "../use-formula";
 
-const KIND_WORDS: Readonly<Record<BuildKind, string>> = {
-  mayonnaise: "mayonnaise",
-  aioli: "garlic mayonnaise",
-  hollandaise: "warm, of yolk and butter",
-  "beurre-blanc": "warm, of butter alone",
-  "egg-white": "of egg white",
-};
 /** Larder ids of what a build weighs. */
 const LARDER: Readonly<Record<string, string>> = {
   yolk: "egg-yolk",
@@ -66,7 +59,7 @@ export function EmulsionBuilder({ formula, facts }: { formula: Formula; facts: F
           label="kind"
           value={kind}
           onPick={setKind}
-          options={BUILD_KINDS.map(k => [k, KIND_WORDS[k]] as const)}
+          options={BUILD_KINDS.map(k => [k, BUILD_WORDS[k]] as const)}
         />
         <TypedField
           label="in all"

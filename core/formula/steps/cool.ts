@@ -1,4 +1,4 @@
-import { type CoolingMethod, coolingCourse, sinksOf } from "../../cooling";
+import { COOLING_METHOD_WORDS, type CoolingMethod, coolingCourse, sinksOf } from "../../cooling";
 import { liquorMass, specificHeat } from "../../pot";
 import { degC, mm } from "../../quantity";
 import { ok, refuse } from "../../result";
@@ -7,19 +7,8 @@ import { defineStep, missingVessel, outcome } from "../step-kind";
 import { choice, temperature } from "../step-field";
 import { at, bystanders, levelIn } from "./shared";
 
-const METHOD_WORDS: Record<CoolingMethod, string> = {
-  "ice-bath": "ice sink, stirred",
-  "ice-bath-still": "ice sink, nobody stirs",
-  "walk-in": "walk-in, covered",
-  "walk-in-fan": "walk-in, under the fan",
-  blast: "blast chiller",
-  "running-water": "running water, stirred",
-  "ice-wand": "ice wand, stirred",
-  room: "on the bench",
-};
-
 const fields = {
-  method: choice("Where", METHOD_WORDS),
+  method: choice("Where", COOLING_METHOD_WORDS),
   toC: temperature("Down to", 1, 80),
 };
 

@@ -5,7 +5,7 @@ import { type Warning, ok, refuse } from "../../result";
 import {
   LIDS,
   type SimulationInput,
-  type Surface,
+  SURFACE_WORDS,
   heatIntoPan,
   simulate,
   simulateToGoal,
@@ -24,13 +24,6 @@ import {
   levelIn,
   workingVessel,
 } from "./shared";
-
-const SURFACE_WORDS: Record<Surface, string> = {
-  stirred: "clear and stirred",
-  lazy: "lazy, skimmed",
-  "fat-layer": "unbroken fat",
-  skin: "cream or starch skin",
-};
 
 const fields = {
   holdC: temperature("Held at", 40, 110),
