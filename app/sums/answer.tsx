@@ -1,4 +1,5 @@
 import type { Answer, AnySum } from "~/core/sums";
+import clsx from "clsx";
 import type { ReactNode } from "react";
 import { calledInAnswer } from "~/core/sums";
 import { printNumber } from "~/core/quantity";
@@ -15,7 +16,7 @@ interface Est {
 }
 const isEstimate = (x: unknown): x is Est => typeof x === "object" && x !== null && "basis" in x && "lo" in x;
 
-const decimalsFor = (x: number): number => (Math.abs(x) >= 100 ? 0 : Math.abs(x) >= 10 ? 1 : 2);
+const decimalsFor = (x: number): number => (Math.abs(x) >= 100 || x === 0 ? 0 : Math.abs(x) >= 10 ? 1 : 2);
 
 /** The answer: a cook's sentence, every figure with its ±, and a drawing where looking beats reading. */
 export function AnswerView({
@@ -45,8 +46,10 @@ export function AnswerView({
         <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 text-sm">
           {rows.map(([key, value]) => (
             <div key={key} className="contents">
-              <dt className="text-faded">{calledInAnswer(key)}</dt>
-              <dd>
+              <dt className={clsx("text-faded", isTable(value) && "col-span-2 mt-2")}>
+                {calledInAnswer(key)}
+              </dt>
+              <dd className={clsx("min-w-0", isTable(value) && "col-span-2")}>
                 <Figure value={value} />
               </dd>
             </div>
@@ -64,7 +67,7 @@ function Figure({ value }: { value: unknown }): ReactNode {
   if (typeof value === "boolean") return value ? "yes" : "no";
   if (Array.isArray(value)) {
     if (!value.length) return "none";
-    return value.every(isRecord) && !value.some(isEstimate) ? (
+    return isTable(value) ? (
       <Table rows={value} />
     ) : (
       value.map((one, i) => (
@@ -85,7 +88,21 @@ function Figure({ value }: { value: unknown }): ReactNode {
   return value === null || value === undefined ? "–" : inWords(String(value));
 }
 
+const isTable = (value: unknown): value is Record<string, unknown>[] =>
+  Array.isArray(value) && value.length > 0 && value.every(isRecord) && !value.some(isEstimate);
 const isRecord = (x: unknown): x is Record<string, unknown> => typeof x === "object" && x !== null;
+
+/** An estimate where there is no room for what it rests on. */
+function Short({ of }: { of: Est }) {
+  if (typeof of.value === "string") return of.value;
+  const band = { value: of.value, lo: Number(of.lo), hi: of.hi === null ? null : Number(of.hi) };
+  return (
+    <span className="whitespace-nowrap">
+      {printNumber(of.value, decimalsFor(of.value))}{" "}
+      <span className="text-faded">{bandText(band, 1, 1)}</span>
+    </span>
+  );
+}
 
 function Table({ rows }: { rows: readonly Record<string, unknown>[] }) {
   const keys = [...new Set(rows.flatMap(row => Object.keys(row)))].filter(key =>
@@ -108,7 +125,7 @@ function Table({ rows }: { rows: readonly Record<string, unknown>[] }) {
             <tr key={i}>
               {keys.map(key => (
                 <td key={key} className="pr-4 align-top">
-                  <Figure value={row[key]} />
+                  {isEstimate(row[key]) ? <Short of={row[key]} /> : <Figure value={row[key]} />}
                 </td>
               ))}
             </tr>

@@ -51,7 +51,7 @@ export function Entry({
         <label
           htmlFor={id}
           className={clsx(
-            label === "hidden" ? "sr-only" : "block text-faded",
+            label === "hidden" ? "sr-only" : "mb-0.5 block text-faded",
             label === "small" ? "truncate text-xs" : "text-sm",
           )}
         >

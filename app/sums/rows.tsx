@@ -1,3 +1,4 @@
+import clsx from "clsx";
 import { Plus, X } from "lucide-react";
 import { CELL, type SumField, cellsOf, labelOf, rowsOf } from "~/core/sums";
 import { Entry } from "./entry";
@@ -37,7 +38,10 @@ export function Rows({
           };
           return (
             // Rows have no names of their own: they are told apart by where they stand.
-            <div key={i} className="flex items-end gap-1.5">
+            <div
+              key={i}
+              className={clsx("flex items-end gap-1.5", !beside && i > 0 && "border-t border-rule pt-2")}
+            >
               {/^\s*[[{]/.test(row) ? (
                 <textarea
                   aria-label={`${field.title}, ${i + 1}`}
