@@ -10,7 +10,7 @@ import {
   isRouteErrorResponse,
 } from "react-router";
 import { isAway } from "~/data";
-import { logger } from "~/server/log";
+import { logger } from "./log.server";
 import { databaseAwayContext, firstKitchenContext, nonceContext } from "./context.server";
 import { FirstKitchen } from "./kitchen/context";
 

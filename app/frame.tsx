@@ -4,40 +4,12 @@ import { openKitchen } from "~/core/formula";
 import { printNumber } from "~/core/quantity";
 import type { Route } from "./+types/frame";
 import { useKitchenWith, useMadeHere } from "./kitchen/context";
-import { requirePerson } from "./people/person.server";
-import { foldLive, loadLiveRuns } from "./range/live-run.server";
-import { UNKNOWN_BAND, forecastOf } from "~/core/run";
-import { kindOf } from "~/core/formula";
-import { betweenTimes, momentOf } from "./text/format";
 import { QuickSums } from "./sums/quick-sums";
 import { SinkProvider } from "./sums/sink";
 import { CommandProvider, Key, type ScreenCommand, useCommands, usePalette } from "./ui/commands";
 import { Wordmark } from "./ui/wordmark";
 
-export async function loader({ context, request }: Route.LoaderArgs) {
-  const section = requirePerson(context, request);
-  const now = Date.now();
-  const onFire = (await loadLiveRuns(section)).map(loaded => {
-    const { live, kitchen } = loaded;
-    const state = foldLive(loaded);
-    const step = state.steps[state.current];
-    const forecast = forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
-    const words = forecast
-      ? `${momentOf(forecast.endsAt, now, kitchen.timeZone)} (${betweenTimes(forecast, now, kitchen.timeZone)})`
-      : "waits for a cook";
-    return {
-      id: live.run.id,
-      name: live.document.name,
-      step: step ? kindOf(step.step).label : "done",
-      words,
-      progress: forecast?.progress ?? 0,
-    };
-  });
-  return {
-    person: section.person,
-    onFire,
-  };
-}
+export { loader } from "./frame.server";
 
 export { shouldRevalidate } from "./saving";
 

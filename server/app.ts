@@ -10,7 +10,7 @@ import { databaseAwayContext, nonceContext } from "../app/context.server";
 import { closePool, warmPool } from "../app/workers/pool.server";
 import { database } from "../data";
 import { doors, sendRefusal } from "./doors";
-import { logger } from "./log";
+import { logger } from "~/app/log.server";
 
 /** Writes one address may send in a minute: a busy section, not a flood. */
 const WRITES_PER_MINUTE = Number(process.env.HONDARO_WRITES_PER_MINUTE ?? 600);

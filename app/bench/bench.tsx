@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useState } from "react";
-import { data, redirect, useNavigate } from "react-router";
+import { data, useNavigate } from "react-router";
 import { ulid } from "ulid";
 import {
   type Askable,
@@ -15,11 +15,8 @@ import {
   traceOf,
 } from "~/core/formula";
 import { printDuration, s } from "~/core/quantity";
-import { database, findFormula, weighedLines } from "~/data";
 import type { Route } from "./+types/bench";
 import { useKitchenWith } from "../kitchen/context";
-import { drawnOnBy } from "../kitchen/kitchen.server";
-import { requirePerson } from "../people/person.server";
 import { bandText, durationBandText } from "../text/format";
 import { AskProvider } from "../ui/ask";
 import { type Sink, useSink } from "../sums/sink";
@@ -35,37 +32,13 @@ import { lineReader } from "./line-now";
 import { type PanelId, Panels } from "./panels";
 import { PotPanel } from "./pot-panel";
 import { isNoNetwork } from "../offline/patient-fetch";
-import { cook, saveEdit } from "./save.server";
 import { StepLine } from "./step-line";
 import { useThreads } from "./threads";
 import { type Formula, useFormula } from "./use-formula";
 import { useDrawnOn } from "./use-drawn-on";
 import { WeighedContext } from "./weighed";
-import { formOf, jsonOf } from "../request.server";
 
-export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const section = requirePerson(context, request);
-  const { kitchenId } = section;
-  const { db } = database();
-  const [stored, weighed] = await Promise.all([
-    findFormula(db, kitchenId, params.formulaId),
-    weighedLines(db, kitchenId, params.formulaId),
-  ]);
-  if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
-  const drawnOn = await drawnOnBy(section, [stored.document]);
-  return { drawnOn, stored, weighed, newRunId: ulid() };
-}
-
-export async function action({ context, params, request }: Route.ActionArgs) {
-  const section = requirePerson(context, request);
-  if (request.headers.get("Content-Type")?.includes("json")) {
-    const { reply, status } = await saveEdit(section, params.formulaId, await jsonOf(request));
-    return data(reply, { status });
-  }
-  const form = await formOf(request);
-  const reply = await cook(section, params.formulaId, form);
-  return "runId" in reply ? redirect(`/stove/${reply.runId}`) : data(reply, { status: 422 });
-}
+export { action, loader } from "./bench.server";
 
 /** Without a network nothing is saved, and nothing breaks: it stays on this device, and the next try says so. */
 export async function clientAction({ serverAction }: Route.ClientActionArgs) {

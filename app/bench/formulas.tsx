@@ -1,43 +1,14 @@
 import { Form, Link } from "react-router";
 import { familyById } from "~/core/families";
-import { printKilograms, printNumber, g } from "~/core/quantity";
-import { database, listFormulas } from "~/data";
+import { printNumber } from "~/core/quantity";
 import type { Route } from "./+types/formulas";
 import { useKitchen } from "../kitchen/context";
-import { requirePerson } from "../people/person.server";
 import { dayOf } from "../text/format";
 import { Button, buttonClass } from "../ui/button";
 
-/** So many formulas stand on a page of the list. */
-const ON_A_PAGE = 60;
+export { loader } from "./formulas.server";
 
-export async function loader({ context, request }: Route.LoaderArgs) {
-  const { kitchenId } = requirePerson(context, request);
-  const query = new URL(request.url).searchParams;
-  const words = (query.get("q") ?? "").trim().slice(0, 120);
-  const page = Math.min(10_000, Math.max(1, Math.trunc(Number(query.get("page"))) || 1));
-  const { formulas, of } = await listFormulas(database().db, kitchenId, {
-    words,
-    from: (page - 1) * ON_A_PAGE,
-    most: ON_A_PAGE,
-  });
-  return {
-    words,
-    page,
-    of,
-    pages: Math.max(1, Math.ceil(of / ON_A_PAGE)),
-    formulas: formulas.map(f => ({
-      id: f.id,
-      name: f.document.name,
-      school: f.document.school,
-      family: f.document.family,
-      number: f.number,
-      base: `${printKilograms(g(f.document.base.massG))} ${f.document.base.name}`,
-      editedBy: f.editedBy,
-      editedAt: f.editedAt,
-    })),
-  };
-}
+/** So many formulas stand on a page of the list. */
 
 export const meta: Route.MetaFunction = () => [{ title: "Bench · Hondaro" }];
 
@@ -64,7 +35,7 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
           New formula
         </Link>
       </div>
-      {(of > ON_A_PAGE || words) && (
+      {(pages > 1 || words) && (
         <Form method="get" role="search" className="mt-5 flex flex-wrap items-center gap-3">
           <input
             type="search"

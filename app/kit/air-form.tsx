@@ -1,7 +1,7 @@
 import { Form } from "react-router";
 import type { KitchenData } from "~/core/formula";
 import { Button } from "../ui/button";
-import type { KitReply } from "./kit";
+import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
 
 /** Altitude, barometer, air: what moves every boiling point and every evaporation. */

@@ -1,51 +1,18 @@
 import { useState } from "react";
-import { Form, Link, data, useActionData } from "react-router";
-import { FACTS, FACT_GROUPS, FACT_IDS, type Fact, type FactId, NOMINAL_FACTS } from "~/core/facts";
-import { database, markOf, saveFact } from "~/data";
+import { Form, Link, useActionData } from "react-router";
+import { FACTS, FACT_GROUPS, type Fact, type FactId, NOMINAL_FACTS } from "~/core/facts";
 import type { Route } from "./+types/figures";
-import { snapshotOf } from "../kitchen/kitchen.server";
-import { requirePerson } from "../people/person.server";
 import { sourceWords } from "../larder/source-words";
 import { Button } from "../ui/button";
-import { readFactForm } from "./forms.server";
-import { changedMeanwhile } from "./meanwhile.server";
-import type { KitReply } from "./kit";
+import { factText } from "./fact-text";
+import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
-import { fieldsOf, formOf } from "../request.server";
 
-export async function loader({ context, request }: Route.LoaderArgs) {
-  const { facts } = await snapshotOf(requirePerson(context, request));
-  const seen = Object.fromEntries(FACT_IDS.map(id => [id, markOf(facts[id])]));
-  return { facts, seen };
-}
-
-export async function action({ context, request }: Route.ActionArgs) {
-  const { kitchenId, person } = requirePerson(context, request);
-  const form = await formOf(request);
-  const values = fieldsOf(form);
-  const read = readFactForm(form);
-  if (!read.ok) return data<KitReply>({ problems: read.problems, values }, { status: 422 });
-  const { id, value } = read.value;
-  const change = { kitchenId, personId: person.id, now: new Date() };
-  const kept = await saveFact(database().db, change, id, value, String(form.get("seen") ?? ""));
-  if (!kept.kept) {
-    const said = (own: number | null) => (own === null ? "the usual figure" : factText(own));
-    return data<KitReply>(
-      { problems: [changedMeanwhile(`own-${id}`, said(kept.theirs), said(value))], values },
-      { status: 409 },
-    );
-  }
-  return data<KitReply>({
-    problems: [],
-    values: { id },
-    said: value === null ? "Back to the usual figure." : "Kept. Every sum counts with it from now on.",
-  });
-}
+export { action, loader } from "./figures.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Figures · Hondaro" }];
 
 /** A figure to four digits, without noughts that say nothing. */
-const factText = (value: number): string => String(Number(value.toPrecision(4)));
 
 /** Every figure the sums rest on that is no law of nature: what it is, where it comes from, and the kitchen's own. */
 export default function Figures({ loaderData: { facts, seen } }: Route.ComponentProps) {

@@ -3,7 +3,7 @@ import type { KitchenData } from "~/core/formula";
 import { letDown } from "~/core/house";
 import { printNumber } from "~/core/quantity";
 import { Button } from "../ui/button";
-import type { KitReply } from "./kit";
+import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
 
 /** What this house has settled: its words and its rates. */

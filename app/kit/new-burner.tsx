@@ -2,7 +2,7 @@ import { Form } from "react-router";
 import { BURNER_CLASSES, FLAT_TOPS, type BurnerKind } from "~/core/reduction";
 import { printNumber } from "~/core/quantity";
 import { Button } from "../ui/button";
-import type { KitReply } from "./kit";
+import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
 
 const WORDS: Record<BurnerKind, string> = {

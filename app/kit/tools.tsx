@@ -11,7 +11,7 @@ import {
 } from "~/core/kit";
 import { printMass, printNumber, printVolume, g, ml } from "~/core/quantity";
 import { Button } from "../ui/button";
-import type { KitReply } from "./kit";
+import type { KitReply } from "./kit-reply";
 
 /** A light sauce, for what a ladle holds. */
 const SAUCE_G_PER_ML = 1.03;

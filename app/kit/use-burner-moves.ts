@@ -1,7 +1,7 @@
 import { startTransition, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import type { Burner } from "~/core/reduction";
-import type { KitReply } from "./kit";
+import type { KitReply } from "./kit-reply";
 
 export interface BurnerPlace {
   readonly xMm: number;

@@ -5,15 +5,11 @@ import { ALLERGENS, type Ingredient } from "~/core/larder";
 import { printNumber } from "~/core/quantity";
 import type { Route } from "./+types/larder";
 import { useKitchen } from "../kitchen/context";
-import { requirePerson } from "../people/person.server";
 import { buttonClass } from "../ui/button";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { LyingJar } from "./jar";
 
-export function loader({ context, request }: Route.LoaderArgs) {
-  requirePerson(context, request);
-  return null;
-}
+export { loader } from "./larder.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Larder · Hondaro" }];
 
@@ -29,6 +25,7 @@ const FILTERS: readonly { id: string; label: string; keeps: (i: Ingredient) => b
 ];
 
 type Column = "name" | "water" | "fat" | "salt" | "yield" | "price";
+
 const COLUMNS: readonly {
   id: Column;
   label: string;

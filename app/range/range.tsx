@@ -4,23 +4,17 @@ import { basisFrom } from "~/core/formula";
 import { printLength } from "~/core/quantity";
 import type { Route } from "./+types/range";
 import { useKitchen } from "../kitchen/context";
-import { requirePerson } from "../people/person.server";
 import { betweenTimes, clockTime, minutesLeft, momentOf } from "../text/format";
 import { buttonClass } from "../ui/button";
 import { PotSection } from "../ui/pot-section";
 import { useNow } from "../ui/use-now";
 import { Hob } from "./hob";
-import { loadLiveRuns } from "./live-run.server";
 import { type PotNow, potNow } from "./pot-now";
+
+export { loader } from "./range.server";
 
 /** What other cooks log appears this often, ms; the clock between is the page's own. */
 const LOOK_AGAIN_MS = 15_000;
-
-export async function loader({ context, request }: Route.LoaderArgs) {
-  const section = requirePerson(context, request);
-  const runs = await loadLiveRuns(section);
-  return { runs: runs.map(run => run.live), now: Date.now() };
-}
 
 export const meta: Route.MetaFunction = () => [{ title: "Range · Hondaro" }];
 

@@ -1,11 +1,8 @@
 import { useCallback, useMemo, useState } from "react";
-import { Link, data, useRevalidator } from "react-router";
+import { Link, useRevalidator } from "react-router";
 import { LONGEST_NOTE, type RunPayload, openTicks, standing, stepToRead } from "~/core/run";
-import { database, findRun, liveRuns } from "~/data";
 import type { Route } from "./+types/stove";
 import { useKitchen } from "../kitchen/context";
-import { requirePerson } from "../people/person.server";
-import { loadRuns } from "../range/live-run.server";
 import { potNow } from "../range/pot-now";
 import { clockTime } from "../text/format";
 import { QuickSums } from "../sums/quick-sums";
@@ -22,17 +19,7 @@ import { StepSide } from "./step-side";
 import { RefusedReadings } from "./refused-readings";
 import { useRunEvents } from "./use-run-events";
 
-export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const section = requirePerson(context, request);
-  const { kitchenId, person, people } = section;
-  const { db } = database();
-  const [run, onFire] = await Promise.all([findRun(db, kitchenId, params.runId), liveRuns(db, kitchenId)]);
-  const others = onFire.filter(other => other.id !== run?.id);
-  const runs = (await loadRuns(section, run ? [run, ...others] : [])).map(loaded => loaded.live);
-  const live = runs.find(one => one.run.id === run?.id);
-  if (!live) throw data("There is no such pot on this range.", { status: 404 });
-  return { live, others: runs.filter(one => one !== live), person, people, now: Date.now() };
-}
+export { loader } from "./stove.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Stove · Hondaro" }];
 

@@ -1,32 +1,16 @@
 import { useMemo, useState } from "react";
-import { Form, Link, data } from "react-router";
-import { ulid } from "ulid";
+import { Form, Link } from "react-router";
 import { familyById, formulaOf, schoolsOf } from "~/core/families";
 import { openKitchen, atSize } from "~/core/formula";
 import { g, printNumber } from "~/core/quantity";
 import { useKitchenWith } from "../../kitchen/context";
-import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
 import { readMass } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import type { Route } from "./+types/from-family";
-import { createFormula, documentIn } from "./create.server";
 import { DraftPreview } from "./draft-preview";
-import { formOf } from "../../request.server";
 
-export function loader({ context, params, request }: Route.LoaderArgs) {
-  requirePerson(context, request);
-  if (!familyById(params.familyId)) throw data("There is no such method in this house.", { status: 404 });
-  return { familyId: params.familyId, newId: ulid() };
-}
-
-export async function action({ context, request }: Route.ActionArgs) {
-  const section = requirePerson(context, request);
-  const form = await formOf(request);
-  const document = documentIn(String(form.get("document") ?? ""));
-  if (!document.ok) return data({ problem: document.problems[0]?.message }, { status: 422 });
-  return createFormula(section, document.value, form);
-}
+export { action, loader } from "./from-family.server";
 
 export const meta: Route.MetaFunction = ({ params }) => [
   { title: `New: ${familyById(params.familyId)?.name ?? "formula"} · Hondaro` },

@@ -1,29 +1,9 @@
-import { Form, Link, data, redirect } from "react-router";
-import { ulid } from "ulid";
+import { Form, Link } from "react-router";
 import type { Arrival } from "~/core/exchange";
-import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
 import type { Route } from "./+types/from-file";
-import { bringIn, previewFile } from "./file.server";
-import { formOf } from "../../request.server";
 
-export function loader({ context, request }: Route.LoaderArgs) {
-  requirePerson(context, request);
-  return { newId: ulid() };
-}
-
-export async function action({ context, request }: Route.ActionArgs) {
-  const section = requirePerson(context, request);
-  const form = await formOf(request);
-  const file = form.get("file");
-  const text = file instanceof File && file.size > 0 ? await file.text() : String(form.get("text") ?? "");
-  const preview = await previewFile(section, text, String(form.get("id") ?? ""));
-  if (form.get("intent") === "bring in" && preview.arrivals) {
-    await bringIn(section, preview.arrivals);
-    return redirect("/bench");
-  }
-  return data(preview, { status: preview.arrivals ? 200 : 422 });
-}
+export { action, loader } from "./from-file.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Bring in · Bench · Hondaro" }];
 

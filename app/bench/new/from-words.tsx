@@ -1,30 +1,15 @@
 import { useMemo } from "react";
-import { Form, Link, data } from "react-router";
-import { ulid } from "ulid";
+import { Form, Link } from "react-router";
 import { type FormulaDocument, openKitchen } from "~/core/formula";
 import { printNumber } from "~/core/quantity";
 import { LONGEST_RECIPE, formulaFromDraft, termsHeard } from "~/core/words";
 import { useKitchenWith } from "../../kitchen/context";
-import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
 import type { Route } from "./+types/from-words";
-import { createFormula, documentIn } from "./create.server";
 import { PieceRow } from "./piece-row";
 import { type Draft, useDraft } from "./use-draft";
-import { formOf } from "../../request.server";
 
-export function loader({ context, request }: Route.LoaderArgs) {
-  requirePerson(context, request);
-  return { newId: ulid() };
-}
-
-export async function action({ context, request }: Route.ActionArgs) {
-  const section = requirePerson(context, request);
-  const form = await formOf(request);
-  const document = documentIn(String(form.get("document") ?? ""));
-  if (!document.ok) return data({ problem: document.problems[0]?.message }, { status: 422 });
-  return createFormula(section, document.value, form);
-}
+export { action, loader } from "./from-words.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "From words · Hondaro" }];
 
@@ -167,7 +152,9 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
 const count = (n: number, word: string): string => `${n} ${word}${n === 1 ? "" : "s"}`;
 
 const standing = (draft: Draft) => draft.pieces.filter(piece => piece.verdict !== "left");
+
 const openQuestions = (draft: Draft): number => standing(draft).reduce((n, p) => n + p.questions.length, 0);
+
 const doubts = (draft: Draft): number => standing(draft).reduce((n, p) => n + p.doubts.length, 0);
 
 const LONGEST_NOTES = 2000;

@@ -1,6 +1,5 @@
 import { useMemo, useState } from "react";
-import { Form, Link, data } from "react-router";
-import { ulid } from "ulid";
+import { Form, Link } from "react-router";
 import {
   type FormulaDocument,
   type Kitchen,
@@ -11,31 +10,13 @@ import {
   walk,
 } from "~/core/formula";
 import { ALLERGENS, type Ingredient } from "~/core/larder";
-import { database, findFormula } from "~/data";
 import { useKitchenWith } from "../../kitchen/context";
-import { drawnOnBy } from "../../kitchen/kitchen.server";
-import { requirePerson } from "../../people/person.server";
 import { Button } from "../../ui/button";
 import { IngredientField, IngredientNames } from "../ingredient-field";
 import type { Route } from "./+types/other-main";
-import { createFormula, documentIn } from "./create.server";
 import { DraftPreview } from "./draft-preview";
-import { formOf } from "../../request.server";
 
-export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const section = requirePerson(context, request);
-  const stored = await findFormula(database().db, section.kitchenId, params.formulaId);
-  if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
-  return { drawnOn: await drawnOnBy(section, [stored.document]), stored, newId: ulid() };
-}
-
-export async function action({ context, request }: Route.ActionArgs) {
-  const section = requirePerson(context, request);
-  const form = await formOf(request);
-  const document = documentIn(String(form.get("document") ?? ""));
-  if (!document.ok) return data({ problem: document.problems[0]?.message }, { status: 422 });
-  return createFormula(section, document.value, form);
-}
+export { action, loader } from "./other-main.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Other main ingredient · Hondaro" }];
 

@@ -5,7 +5,7 @@ import { printNumber } from "~/core/quantity";
 import { readNumber } from "~/core/quantity";
 import { KITCHEN_TESTS, TEST_IDS, type TestId, bandOf, expectedReading, readThickness } from "~/core/texture";
 import { Button } from "../../ui/button";
-import type { ReadingReply } from "../../api/body-readings";
+import type { ReadingReply } from "../../api/body-readings.server";
 
 /** A spoon, a plate or a syringe read in the kitchen: what it says, and what the kitchen has taught so far. */
 export function BodyReadings({

@@ -1,8 +1,11 @@
+import { data, redirect } from "react-router";
+import { formOf } from "../../request.server";
+import type { Route } from "./+types/versions";
 import { z } from "zod";
 import { basisOf } from "~/core/formula";
-import { type SaveOutcome, database, findFormula, goOnFrom, keepVersion } from "~/data";
-import { kitchenFor } from "../../kitchen/kitchen.server";
-import type { SectionWithPerson } from "../../people/person.server";
+import { type SaveOutcome, database, findFormula, goOnFrom, keepVersion, listVersions } from "~/data";
+import { drawnOnBy, kitchenFor } from "../../kitchen/kitchen.server";
+import { type SectionWithPerson, requirePerson } from "../../people/person.server";
 
 const asked = z.object({
   intent: z.enum(["keep", "restore", "branch"]),
@@ -44,4 +47,25 @@ export async function changeVersions(
   return outcome.ok
     ? null
     : `${outcome.current.editedBy} saved this formula meanwhile. What stands now is shown; nothing was changed.`;
+}
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+  const section = requirePerson(context, request);
+  const versions = await listVersions(database().db, section.kitchenId, params.formulaId);
+  if (!versions.length) throw data("There is no such formula in this kitchen.", { status: 404 });
+  const drawnOn = await drawnOnBy(
+    section,
+    versions.map(v => v.document),
+  );
+  return { drawnOn, versions };
+}
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+  const section = requirePerson(context, request);
+  const form = await formOf(request);
+  const problem = await changeVersions(section, params.formulaId, form);
+  if (problem) return data({ problem }, { status: 409 });
+  return form.get("intent") === "keep"
+    ? redirect(`/bench/${params.formulaId}/versions`)
+    : redirect(`/bench/${params.formulaId}`);
 }

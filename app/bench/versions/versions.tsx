@@ -1,38 +1,14 @@
 import { useMemo, useState } from "react";
-import { Form, Link, data, redirect, useNavigation, useSearchParams } from "react-router";
+import { Form, Link, useNavigation, useSearchParams } from "react-router";
 import { type KitchenData, compareOutcomes, diffFormulas, openKitchen, walk } from "~/core/formula";
-import { database, listVersions } from "~/data";
 import { useKitchenWith } from "../../kitchen/context";
-import { drawnOnBy } from "../../kitchen/kitchen.server";
-import { requirePerson } from "../../people/person.server";
 import { dayOf } from "../../text/format";
 import { Button } from "../../ui/button";
 import type { Route } from "./+types/versions";
 import { ChangeList } from "./change-list";
 import { OutcomeTable } from "./outcome-table";
-import { changeVersions } from "./versions.server";
-import { formOf } from "../../request.server";
 
-export async function loader({ context, params, request }: Route.LoaderArgs) {
-  const section = requirePerson(context, request);
-  const versions = await listVersions(database().db, section.kitchenId, params.formulaId);
-  if (!versions.length) throw data("There is no such formula in this kitchen.", { status: 404 });
-  const drawnOn = await drawnOnBy(
-    section,
-    versions.map(v => v.document),
-  );
-  return { drawnOn, versions };
-}
-
-export async function action({ context, params, request }: Route.ActionArgs) {
-  const section = requirePerson(context, request);
-  const form = await formOf(request);
-  const problem = await changeVersions(section, params.formulaId, form);
-  if (problem) return data({ problem }, { status: 409 });
-  return form.get("intent") === "keep"
-    ? redirect(`/bench/${params.formulaId}/versions`)
-    : redirect(`/bench/${params.formulaId}`);
-}
+export { action, loader } from "./versions.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Versions · Hondaro" }];
 

@@ -1,0 +1,116 @@
+import type { KitReply } from "./kit-reply";
+import { data } from "react-router";
+import { placeBurner } from "~/core/kit";
+import type { Problem } from "~/core/result";
+import {
+  addBurner,
+  database,
+  figuresOf,
+  markOf,
+  moveBurner,
+  saveAppliance,
+  saveHouse,
+  saveKitchenFigures,
+} from "~/data";
+import type { Route } from "./+types/kit";
+import { snapshotOf } from "../kitchen/kitchen.server";
+import { requirePerson } from "../people/person.server";
+import { airInWords, changedMeanwhile, houseInWords, seenOfTool, toolInWords } from "./meanwhile.server";
+import { readAirForm, readBurnerForm, readHouseForm, readIceCheck, readToolForm } from "./forms.server";
+import { fieldsOf, formOf } from "../request.server";
+
+export async function loader({ context, request }: Route.LoaderArgs) {
+  const kitchen = await snapshotOf(requirePerson(context, request));
+  return {
+    today: new Date().toISOString().slice(0, 10),
+    seen: {
+      air: markOf(figuresOf(kitchen)),
+      house: markOf(kitchen.house),
+      tools: kitchen.appliances.map(a => `${a.id}:${markOf(a)}`).join(" "),
+    },
+  };
+}
+
+export async function action({ context, request }: Route.ActionArgs) {
+  const section = requirePerson(context, request);
+  const { kitchenId, person } = section;
+  const { db } = database();
+  const form = await formOf(request);
+  const change = { kitchenId, personId: person.id, now: new Date() };
+  const values = fieldsOf(form);
+  const back = (problems: readonly Problem[]) => data<KitReply>({ problems, values }, { status: 422 });
+  const kitchen = await snapshotOf(section);
+  const seen = String(form.get("seen") ?? "");
+  const meanwhile = (field: string, theirs: string, mine: string) =>
+    data<KitReply>({ problems: [changedMeanwhile(field, theirs, mine)], values }, { status: 409 });
+  switch (form.get("intent")) {
+    case "move": {
+      const id = String(form.get("id"));
+      const placed = placeBurner(kitchen.burners, id, {
+        xMm: Number(form.get("xMm")),
+        yMm: Number(form.get("yMm")),
+      });
+      if (!placed.ok) return back(placed.problems);
+      await moveBurner(db, change, id, placed.value);
+      return data<KitReply>({ problems: [], values: {} });
+    }
+    case "air": {
+      const read = readAirForm(form);
+      if (!read.ok) return back(read.problems);
+      const kept = await saveKitchenFigures(db, change, read.value, seen);
+      if (!kept.kept) return meanwhile("altitudeM", airInWords(kept.theirs), airInWords(read.value));
+      return data<KitReply>({
+        problems: [],
+        values: { intent: "air" },
+        said: "Kept. Every sum counts with it from now on.",
+      });
+    }
+    case "house": {
+      const house = readHouseForm(form);
+      if (!house.ok) return back(house.problems);
+      const kept = await saveHouse(db, change, house.value, seen);
+      if (!kept.kept) return meanwhile("demiPct", houseInWords(kept.theirs), houseInWords(house.value));
+      return data<KitReply>({
+        problems: [],
+        values: { intent: "house" },
+        said: "Kept. New formulas and costs go by it.",
+      });
+    }
+    case "ice-check": {
+      const checked = readIceCheck(form, kitchen.appliances, change.now);
+      if (!checked.ok) return back(checked.problems);
+      const { probe } = checked.value;
+      const kept = await saveAppliance(db, change, probe, seenOfTool(seen, probe.id));
+      if (!kept.kept) return meanwhile("readC", toolInWords(kept.theirs), toolInWords(probe));
+      return data<KitReply>({
+        problems: [],
+        values: { intent: "ice-check", id: checked.value.probe.id },
+        said: checked.value.words,
+      });
+    }
+    case "tool": {
+      const tool = readToolForm(form, kitchen.appliances);
+      if (!tool.ok) return back(tool.problems);
+      const kept = await saveAppliance(db, change, tool.value, seenOfTool(seen, tool.value.id));
+      if (!kept.kept) return meanwhile("name", toolInWords(kept.theirs), toolInWords(tool.value));
+      return data<KitReply>({ problems: [], values: {} });
+    }
+    case "burner": {
+      const burner = readBurnerForm(form, kitchen.burners);
+      if (!burner.ok) return back(burner.problems);
+      if ((await addBurner(db, change, burner.value)) === "stale")
+        return back([
+          {
+            code: "DUPLICATE",
+            field: "name",
+            message: `Somebody has just set a burner called ${burner.value.name} down.`,
+          },
+        ]);
+      return data<KitReply>({ problems: [], values: {} });
+    }
+    default:
+      return back([
+        { code: "NOT_UNDERSTOOD", field: "intent", message: "The kit does not know what to do with this." },
+      ]);
+  }
+}

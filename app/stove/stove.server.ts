@@ -1,0 +1,17 @@
+import { data } from "react-router";
+import { database, findRun, liveRuns } from "~/data";
+import type { Route } from "./+types/stove";
+import { requirePerson } from "../people/person.server";
+import { loadRuns } from "../range/live-run.server";
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+  const section = requirePerson(context, request);
+  const { kitchenId, person, people } = section;
+  const { db } = database();
+  const [run, onFire] = await Promise.all([findRun(db, kitchenId, params.runId), liveRuns(db, kitchenId)]);
+  const others = onFire.filter(other => other.id !== run?.id);
+  const runs = (await loadRuns(section, run ? [run, ...others] : [])).map(loaded => loaded.live);
+  const live = runs.find(one => one.run.id === run?.id);
+  if (!live) throw data("There is no such pot on this range.", { status: 404 });
+  return { live, others: runs.filter(one => one !== live), person, people, now: Date.now() };
+}
