@@ -8,7 +8,7 @@ import { Ask } from "../ui/ask";
 import { Button } from "../ui/button";
 import { readMass } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
-import type { CookReply } from "./save.server";
+import type { CookReply } from "./replies";
 import type { Formula, SaveState } from "./use-formula";
 
 const SAVE_WORDS: Record<SaveState, string> = {

@@ -9,7 +9,7 @@ import {
 } from "~/core/formula";
 import { Button } from "../ui/button";
 import { conflictWords } from "./conflict-words";
-import type { StoredHead } from "./use-formula";
+import type { StoredHead } from "./replies";
 
 /**
  * Two cooks saved at once. What each changed stands side by side and is joined line by line; only where both changed

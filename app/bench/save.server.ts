@@ -5,13 +5,7 @@ import { roomOn } from "~/core/kit";
 import { database, findFormula, liveRuns, saveFormula, startRun } from "~/data";
 import { kitchenFor } from "../kitchen/kitchen.server";
 import type { SectionWithPerson } from "../people/person.server";
-import type { StoredHead } from "./use-formula";
-
-export type SaveReply =
-  | { readonly kind: "saved"; readonly rowVersion: number; readonly number: number }
-  | { readonly kind: "refused"; readonly message: string }
-  | { readonly kind: "conflict"; readonly theirs: StoredHead }
-  | { readonly kind: "unreachable" };
+import type { CookReply, SaveReply } from "./replies";
 
 const saveSchema = z.object({
   intent: z.literal("save"),
@@ -56,9 +50,6 @@ export async function saveEdit(
     status: 200,
   };
 }
-
-/** `taken`: something cooks on that burner; said once, and cooked there all the same when it is sent again. */
-export type CookReply = { readonly runId: string } | { readonly problem: string; readonly taken?: string };
 
 /** Puts the formula on the fire at the size it stands at. Refused while its line cannot be walked to the end. */
 export async function cook(section: SectionWithPerson, id: string, form: FormData): Promise<CookReply> {

@@ -9,7 +9,8 @@ import type { Face } from "./faces";
 import { lineReader } from "./line-now";
 import { demo, words } from "./panels/testing";
 import { StepLine } from "./step-line";
-import { type StoredHead, useFormula } from "./use-formula";
+import type { StoredHead } from "./replies";
+import { useFormula } from "./use-formula";
 
 const CIDER = "cider-juniper-pan-sauce";
 

@@ -3,8 +3,9 @@ import { startTransition } from "react";
 import { createRoutesStub } from "react-router";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { type FormulaDocument, blankFormula } from "~/core/formula";
-import type { SaveReply } from "./save.server";
-import { type StoredHead, useFormula } from "./use-formula";
+import type { SaveReply } from "./replies";
+import type { StoredHead } from "./replies";
+import { useFormula } from "./use-formula";
 
 const base = blankFormula("Jus", { name: "bones", massG: 5000 });
 const named = (name: string) => (d: FormulaDocument) => ({ ...d, name });

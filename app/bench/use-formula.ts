@@ -2,7 +2,7 @@ import { startTransition, useCallback, useEffect, useRef, useState } from "react
 import { useFetcher } from "react-router";
 import type { FormulaDocument } from "~/core/formula";
 import { type Ground, forgetDraft, sameFormula, keepDraft, keepGround, unsavedDraft } from "./kept-draft";
-import type { SaveReply } from "./save.server";
+import type { SaveReply, StoredHead } from "./replies";
 
 /** Typing pauses this long before the formula is saved, ms. */
 const PAUSE_MS = 700;
@@ -63,13 +63,6 @@ function step(history: History, edit: Edit): History {
 }
 
 export type SaveState = "saved" | "waiting" | "saving" | "offline" | "refused" | "conflict";
-
-export interface StoredHead {
-  readonly rowVersion: number;
-  readonly number: number;
-  readonly document: FormulaDocument;
-  readonly editedBy: string;
-}
 
 export interface Formula {
   /** What the page is drawn from. While somebody types in a field it lags behind `typed` by a moment. */

@@ -1,105 +1,19 @@
-import clsx from "clsx";
-import { useId } from "react";
-import type { Problem } from "~/core/result";
-import { type SumField, labelOf } from "~/core/sums";
+import type { ComponentProps } from "react";
+import { Cell } from "./cell";
 import { Rows } from "./rows";
 
-const INPUT = "w-full min-w-0 rounded-md border bg-enamel";
-
-/** One field of a sum: a list or a group as rows, a choice in its words, all else one line of text. */
-export function Entry({
-  field,
-  text,
-  problem,
-  label = "plain",
-  name,
-  focused = false,
-  suggestions,
-  onText,
-}: {
-  field: SumField;
-  text: string;
-  problem?: Problem | undefined;
-  label?: "plain" | "small" | "hidden";
-  /** What a screen reader calls it, where its label alone would not tell it from others. */
-  name?: string | undefined;
-  focused?: boolean;
-  suggestions: (field: SumField) => readonly string[];
-  onText: (text: string) => void;
-}) {
-  const id = useId();
-  const rows = field.typed === "list" || field.typed === "group";
-  const note = problem ? `✕ ${problem.message}` : label === "plain" ? field.hint : undefined;
-  const list = suggestions(field);
-  const common = {
-    id,
-    className: clsx(
-      INPUT,
-      label === "plain" ? "px-2.5 py-1.5" : "px-2 py-1",
-      problem ? "border-beet" : "border-rule hover:border-faded",
-    ),
-    value: text,
-    "aria-label": name,
-    "aria-invalid": problem ? true : undefined,
-    "aria-describedby": note ? `${id}-note` : undefined,
-    // The cook opened the sum to type in its first field.
-    autoFocus: focused,
-  };
+/** One field of a sum: a list or a group as rows, all else as one value. */
+export function Entry(props: ComponentProps<typeof Cell>) {
+  const { field, text, problem, focused = false, suggestions, onText } = props;
+  if (field.typed !== "list" && field.typed !== "group") return <Cell {...props} />;
+  const note = problem ? `✕ ${problem.message}` : field.hint;
   return (
     <div>
-      {!rows && (
-        <label
-          htmlFor={id}
-          className={clsx(
-            label === "hidden" ? "sr-only" : "mb-0.5 block text-faded",
-            label === "small" ? "truncate text-xs" : "text-sm",
-          )}
-        >
-          {labelOf(field)}
-        </label>
-      )}
-      {rows ? (
-        <Rows field={field} text={text} focused={focused} suggestions={suggestions} onText={onText} />
-      ) : field.typed === "choice" ? (
-        <select {...common} onChange={event => onText(event.currentTarget.value)}>
-          <option value="">…</option>
-          {field.choices.map(([value, words]) => (
-            <option key={value} value={value}>
-              {words}
-            </option>
-          ))}
-        </select>
-      ) : field.typed === "yes-no" ? (
-        <select {...common} onChange={event => onText(event.currentTarget.value)}>
-          <option value="">…</option>
-          <option>yes</option>
-          <option>no</option>
-        </select>
-      ) : field.typed === "json" ? (
-        <textarea {...common} rows={4} onChange={event => onText(event.currentTarget.value)} />
-      ) : (
-        <input
-          {...common}
-          type="text"
-          autoComplete="off"
-          spellCheck={false}
-          list={list.length ? `${id}-list` : undefined}
-          onFocus={event => event.currentTarget.select()}
-          onChange={event => onText(event.currentTarget.value)}
-        />
-      )}
-      {!rows && list.length > 0 && (
-        <datalist id={`${id}-list`}>
-          {list.map(value => (
-            <option key={value} value={value} />
-          ))}
-        </datalist>
-      )}
+      <Rows field={field} text={text} focused={focused} suggestions={suggestions} onText={onText} />
       {note && (
         <p
-          id={`${id}-note`}
           role={problem ? "alert" : undefined}
-          className={clsx("mt-0.5 text-xs", problem ? "text-beet" : "text-faded")}
+          className={problem ? "mt-0.5 text-xs text-beet" : "mt-0.5 text-xs text-faded"}
         >
           {note}
         </p>

@@ -14,15 +14,11 @@ import {
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { type RecentSum, readRecent } from "./recent";
 import { useKitchenIfAny } from "../kitchen/context";
+import type { OpenSum } from "./open-sum";
 import { SumPanel } from "./sum-panel";
 
 /** Let the page come to rest first, ms. */
 const REST_MS = 600;
-
-export interface OpenSum {
-  readonly name: string;
-  readonly texts: Readonly<Record<string, string>>;
-}
 
 /** The quick sums: each by its name in the palette, or said in one line; the panel for the one that is open. */
 export function QuickSums() {

@@ -1,7 +1,7 @@
 import clsx from "clsx";
 import { Plus, X } from "lucide-react";
 import { CELL, type SumField, cellsOf, labelOf, rowsOf } from "~/core/sums";
-import { Entry } from "./entry";
+import { Cell } from "./cell";
 
 /** More columns than this stand one under the other. */
 const MOST_BESIDE = 3;
@@ -56,7 +56,7 @@ export function Rows({
                 >
                   {field.columns.map((column, c) => (
                     <div key={column.path.join(".")} className="min-w-0 grow basis-0">
-                      <Entry
+                      <Cell
                         field={column}
                         text={cells[c] ?? ""}
                         label={beside && i > 0 ? "hidden" : "small"}

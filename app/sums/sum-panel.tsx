@@ -7,7 +7,7 @@ import { type SumField, type SumWorld, inOrder, readTexts, runSum, sumNamed } fr
 import { Button } from "../ui/button";
 import { AnswerView } from "./answer";
 import { Entry } from "./entry";
-import type { OpenSum } from "./quick-sums";
+import type { OpenSum } from "./open-sum";
 import { type RecentSum, keepRecent } from "./recent";
 import { useOpenSink } from "./sink";
 

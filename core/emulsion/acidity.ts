@@ -1,4 +1,5 @@
-import { bisect, printNumber } from "../quantity";
+import { printNumber } from "../quantity";
+import { bisect } from "../solver/halving";
 import { type Result, checkNumber, ok, refuse } from "../result";
 import type { Estimate } from "../estimate";
 import type { AcidId } from "../texture";

@@ -1,23 +1,7 @@
 import type { FactId, FactValues } from "../facts";
+import { EMULSION_TOOLS, type EmulsionTool, PHASE_IDS, type PhaseId } from "../larder/natures";
 
-/** What the water phase of an emulsion is made of. */
-export const PHASE_IDS = [
-  "yolk",
-  "whole egg",
-  "egg white",
-  "mustard",
-  "lecithin",
-  "milk",
-  "butter solids",
-  "garlic",
-  "puree",
-  "water",
-  "vinegar",
-  "lemon juice",
-  "salt",
-  "sugar",
-] as const;
-export type PhaseId = (typeof PHASE_IDS)[number];
+export { EMULSION_TOOLS, type EmulsionTool, PHASE_IDS, type PhaseId };
 
 export interface PhaseKind {
   readonly densityGPerMl: number;
@@ -95,17 +79,6 @@ export const withPart = (parts: readonly PhasePart[], id: PhaseId, massG: number
   parts.some(p => p.id === id)
     ? parts.map(p => (p.id === id ? { ...p, massG: p.massG + massG } : p))
     : [...parts, { id, massG }];
-
-export const EMULSION_TOOLS = [
-  "fork",
-  "whisk",
-  "stand mixer",
-  "food processor",
-  "jar blender",
-  "stick blender",
-  "homogeniser",
-] as const;
-export type EmulsionTool = (typeof EMULSION_TOOLS)[number];
 
 export interface ToolKind {
   /** Oil it takes up, per second and gram of emulsion. */

@@ -1,5 +1,6 @@
 import type { FactValues } from "../facts";
-import { bisect, printNumber } from "../quantity";
+import { printNumber } from "../quantity";
+import { bisect } from "../solver/halving";
 import { type Result, checkNumber, ok, refuse } from "../result";
 import { type Emulsion, type EmulsionInput, bareEmulsion, emulsionOf, oilAt, waterFor } from "./emulsion";
 import { type EmulsionKind, WINDOWS, massOf, withPart } from "./parts";

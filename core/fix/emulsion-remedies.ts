@@ -7,7 +7,8 @@ import {
   thickenEmulsion,
   withPart,
 } from "../emulsion";
-import { bisect, printNumber } from "../quantity";
+import { printNumber } from "../quantity";
+import { bisect } from "../solver/halving";
 import { InvariantError } from "../result";
 import { addSauce, standardLiquid } from "../texture";
 import type { Complaint } from "./complaint";

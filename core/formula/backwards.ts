@@ -16,7 +16,8 @@ import { reachOf } from "./line-amounts";
 import { FROM_NOTHING, linearise, massIn, valueOfTarget } from "./linearise";
 import { withLineMass } from "./scaling/multiply";
 import { hasAmountOfItsOwn, isLimited, toYield } from "./to-yield";
-import { type Walk, walk } from "./walk";
+import { walk } from "./walk";
+import type { Walk } from "./walked";
 import { WalkCache } from "./walk-cache";
 
 /** One wish and what came of it. */

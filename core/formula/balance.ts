@@ -6,7 +6,7 @@ import { acidsOf } from "./body";
 import type { FormulaDocument } from "./document";
 import { eatenOf } from "./figures";
 import { INTENSITY } from "./served-as";
-import type { StateAfterStep } from "./state-after";
+import type { StateAfterStep } from "./walked";
 
 /** What is sour in a product where acids are only known together counts by its kinds in the liquor. */
 function tasteOf(state: StateAfterStep, facts: FactValues): Balance | null {

@@ -12,15 +12,16 @@ import {
   yolkWindow,
 } from "../texture";
 import { PUREE_VEGETABLES, asSauce, pureeBalance } from "../puree";
-import { bisect, g } from "../quantity";
+import { g } from "../quantity";
+import { bisect } from "../solver/halving";
 import { type BindingForm, THICKENERS, type ThickenerId } from "../thickening";
 import { sauceOf, servedAtC } from "./body";
-import { costOfIngredient } from "./cost";
+import { costOfIngredient } from "./ingredient-cost";
 import type { FormulaDocument } from "./document";
 import { addLine, insertStep, updateStep } from "./edit";
 import type { Kitchen } from "./kitchen";
 import { type Step, kindOf } from "./steps";
-import type { Walk } from "./walk";
+import type { Walk } from "./walked";
 
 /** One way to the wanted body, with what it brings and what it costs. */
 export interface Binding {

@@ -1,6 +1,6 @@
 import type { Allergen, Ingredient } from "../larder";
 import { g } from "../quantity";
-import { costOfIngredient } from "./cost";
+import { costOfIngredient } from "./ingredient-cost";
 
 export interface Brought {
   /** `null`: something has no price, or is not in the larder. */

@@ -1,7 +1,7 @@
 import type { Ingredient } from "../larder";
 import { RAW_EGG_CAUTION, eggOf } from "./egg";
 import { kindOf } from "./steps";
-import type { StateAfterStep } from "./state-after";
+import type { StateAfterStep } from "./walked";
 
 /** What to look out for at a step: what its kind always says, and what the things that go in ask for. */
 export function cautionsAt({

@@ -1,19 +1,12 @@
-import { type Ingredient, asPurchased } from "../larder";
 import { EXITS, exitMass } from "../pot";
 import type { Grams } from "../quantity";
-import { type Result, checkNumber, ok, refuse, valueOf } from "../result";
+import { type Result, checkNumber, ok, refuse } from "../result";
 import type { Line } from "./amount";
 import type { FormulaDocument } from "./document";
 import { HANDS_ON } from "./step-kind";
 import { kindOf, placeOf } from "./steps";
-import type { Walk } from "./walk";
-
-/** What a mass of an ingredient costs, bought with its trim; `null` where nobody has entered a price. Water is free. */
-export function costOfIngredient(ingredient: Ingredient, massG: Grams): number | null {
-  if (ingredient.id === "water" || massG === 0) return 0;
-  if (!ingredient.price) return null;
-  return (ingredient.price.perKg * valueOf(asPurchased(massG, ingredient.ediblePct))) / 1000;
-}
+import { costOfIngredient } from "./ingredient-cost";
+import type { Walk } from "./walked";
 
 /** What the kitchen reckons for hands and for fire, per hour, in its currency. */
 export interface KitchenRates {

@@ -1,4 +1,4 @@
-import type { StateAfterStep } from "./state-after";
+import type { StateAfterStep } from "./walked";
 import { type PotState, liquorMass, potMass } from "../pot";
 
 type Foreseen = Pick<StateAfterStep, "course" | "massG">;

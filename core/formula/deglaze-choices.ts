@@ -7,7 +7,8 @@ import { updateLine } from "./edit";
 import type { FormulaDocument } from "./document";
 import { FIGURES, type FigureId } from "./figures";
 import type { Kitchen } from "./kitchen";
-import { type Walk, walk } from "./walk";
+import { walk } from "./walk";
+import type { Walk } from "./walked";
 
 /** What each liquid is in the reference larder, the usual one first. */
 const IN_LARDER: Readonly<Record<DeglazeLiquid, readonly string[]>> = {

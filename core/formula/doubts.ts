@@ -8,7 +8,7 @@ import { eatenShare } from "./eaten";
 import { pendingSalty, saltTargetPct } from "./salt-lock";
 import { INTENSITY } from "./served-as";
 import { kindOf, placeOf } from "./steps";
-import type { StateAfterStep } from "./state-after";
+import type { StateAfterStep } from "./walked";
 
 /** Above this much salt an ingredient is one: a dose that can be mistyped by a cup for a spoon. */
 const A_SALT_PCT = 90;

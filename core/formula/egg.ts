@@ -2,7 +2,7 @@ import type { Ingredient } from "../larder";
 import type { FactValues } from "../facts";
 import { type Result, ok, refuse } from "../result";
 import type { FormulaDocument } from "./document";
-import type { Walk } from "./walk";
+import type { Walk } from "./walked";
 
 /** How egg comes to a sauce: raw and never cooked, raw and meant to be cooked in it, or bought pasteurised. */
 export type EggState = "raw" | "heated" | "pasteurised";

@@ -7,8 +7,8 @@ import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "
 import { factsRead } from "./intervals";
 import type { Kitchen } from "./kitchen";
 import { kindOf } from "./steps";
-import type { StateAfterStep } from "./state-after";
-import type { Walk } from "./walk";
+import type { StateAfterStep } from "./walked";
+import type { Walk } from "./walked";
 
 /** Takes an amount apart that nobody typed: the water that covers, the steam that left. */
 export function explainComputed(

@@ -3,12 +3,12 @@ import type { Composition } from "../larder";
 import { type Pools, liquorMass, massOfPools } from "../pot";
 import { g, printKilograms, printMass, printNumber } from "../quantity";
 import { bandOf } from "../texture";
-import { costOfIngredient } from "./cost";
+import { costOfIngredient } from "./ingredient-cost";
 import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "./explanation";
 import { FIGURES, type FigureId, eatenOf } from "./figures";
 import { kindOf } from "./steps";
-import type { StateAfterStep } from "./state-after";
-import type { Walk } from "./walk";
+import type { StateAfterStep } from "./walked";
+import type { Walk } from "./walked";
 
 /** What of an ingredient and of the pot a share counts. */
 const COUNTS: Partial<

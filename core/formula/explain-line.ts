@@ -7,8 +7,8 @@ import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "
 import type { Kitchen } from "./kitchen";
 import { reachOf } from "./line-amounts";
 import { namesIn } from "./names";
-import type { StateAfterStep } from "./state-after";
-import type { Walk } from "./walk";
+import type { StateAfterStep } from "./walked";
+import type { Walk } from "./walked";
 import { formulaIn } from "./kitchen";
 
 const SYMBOLS: Readonly<Record<AmountRelation["kind"], string>> = {

@@ -10,8 +10,9 @@ import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "
 import type { Kitchen } from "./kitchen";
 import { type ProductKind, productKind } from "./product";
 import { kindOf } from "./steps";
-import type { StateAfterStep } from "./state-after";
-import { type Walk, walk } from "./walk";
+import type { StateAfterStep } from "./walked";
+import { walk } from "./walk";
+import type { Walk } from "./walked";
 import { formulaIn } from "./kitchen";
 
 const EXIT_WORDS: Record<Exit, string> = {

@@ -1,5 +1,5 @@
 import { type Pools, abvOf, brixOf, contentsOf, liquorMass, massOfPools } from "../pot";
-import type { StateAfterStep } from "./state-after";
+import type { StateAfterStep } from "./walked";
 
 /** A quantity that can be followed down the line as a thread, and over time as a trace. */
 export interface Figure {

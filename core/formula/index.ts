@@ -47,8 +47,8 @@ export { type Kitchen, type KitchenData, formulaIn, madeIn, nameOfFormula, openK
 export { type Computed, type ResolvedLine, type StepKind, type Tick, fieldsOf } from "./step-kind";
 export type { StepField } from "./step-field";
 export { STEP_KINDS, type Step, type StepKindName, kindOf, placeOf } from "./steps";
-export type { StateAfterStep } from "./state-after";
-export { type Walk, type Walking, applyStep, beginWalk, walk } from "./walk";
+export type { StateAfterStep, Walk } from "./walked";
+export { type Walking, applyStep, beginWalk, walk } from "./walk";
 export {
   type BonesNeeded,
   baseForYield,

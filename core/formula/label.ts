@@ -1,7 +1,7 @@
 import { type Allergen, type DietFlag, joinAllergens, plainName } from "../larder";
 import { EGG_LABEL, eggIn } from "./egg";
 import type { FormulaDocument } from "./document";
-import type { Walk } from "./walk";
+import type { Walk } from "./walked";
 
 /** Allergens and diet flags of a walked formula, sub-formulas included. */
 export function labelOf(walked: Walk): {

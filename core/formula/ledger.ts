@@ -2,7 +2,8 @@ import { EXITS } from "../pot";
 import type { FormulaDocument } from "./document";
 import type { Kitchen } from "./kitchen";
 import { kindOf } from "./steps";
-import { type Walk, walk } from "./walk";
+import { walk } from "./walk";
+import type { Walk } from "./walked";
 import { WalkCache } from "./walk-cache";
 import { formulaIn } from "./kitchen";
 

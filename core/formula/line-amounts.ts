@@ -1,4 +1,5 @@
 import { type Ingredient, asPurchased } from "../larder";
+import { bisect } from "../solver/halving";
 import { type Pools, addPools, brixOf, massOfPools, poolsOf } from "../pot";
 import { type Grams, g, printNumber } from "../quantity";
 import { InvariantError, type Problem, type Result, type Warning, ok, refuse, valueOf } from "../result";
@@ -160,8 +161,6 @@ export function reachOf(liquor: Pools, what: Reachable): number {
   }
 }
 
-const MOST_HALVINGS = 80;
-
 /**
  * Mass of an ingredient that brings a liquor to an aim: closed for a share, bisection for °Brix.
  * @returns g; 0 when it is there already; `null` when no amount gets there
@@ -180,13 +179,7 @@ function doseToReach(
   const at = (mass: number) => reachOf(addPools(liquor, poolsOf(composition, g(mass))), what);
   let hi: number = massOfPools(liquor);
   for (let i = 0; i < 30 && at(hi) < value; i++) hi *= 2;
-  let lo = 0;
-  for (let i = 0; i < MOST_HALVINGS; i++) {
-    const middle = (lo + hi) / 2;
-    if (at(middle) < value) lo = middle;
-    else hi = middle;
-  }
-  return (lo + hi) / 2;
+  return bisect(mass => at(mass) - value, 0, hi);
 }
 
 /**

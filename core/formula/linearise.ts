@@ -7,7 +7,8 @@ import type { Kitchen } from "./kitchen";
 import { reachOf } from "./line-amounts";
 import { productOf } from "./product";
 import { withLineMass } from "./scaling/multiply";
-import { type Walk, walk } from "./walk";
+import { walk } from "./walk";
+import type { Walk } from "./walked";
 import type { WalkCache } from "./walk-cache";
 
 /** Misses cost by what they are: salt shows first on the tongue. Source: docs/models.md "Working backwards". */

@@ -2,7 +2,8 @@ import type { FormulaDocument } from "./document";
 import { keepsDays } from "./egg";
 import type { Kitchen } from "./kitchen";
 import { multiply } from "./scaling/multiply";
-import { type Walk, walk } from "./walk";
+import { walk } from "./walk";
+import type { Walk } from "./walked";
 import { WalkCache } from "./walk-cache";
 import { formulaIn } from "./kitchen";
 

@@ -1,6 +1,6 @@
 import type { FormulaDocument } from "./document";
 import type { ServedAs } from "./served-as";
-import type { StateAfterStep } from "./state-after";
+import type { StateAfterStep } from "./walked";
 
 /** An ingredient this salty, not salt itself, decides how much salt is still wanted. Our estimate. */
 const SALTY_PCT = 2;

@@ -5,7 +5,7 @@ import { type FormulaDocument, linesOf } from "./document";
 import type { Kitchen } from "./kitchen";
 import { eggIn } from "./egg";
 import { productKind, productOf } from "./product";
-import type { Walk } from "./walk";
+import type { Walk } from "./walked";
 import type { WalkCache } from "./walk-cache";
 import { formulaIn } from "./kitchen";
 

@@ -13,49 +13,14 @@ import type { TracePoint } from "../reduction";
 import type { Warning } from "../result";
 import type { DipMark, Vessel } from "../vessel";
 import { type PotBody, bodyOfPot } from "./body";
-import { costOfIngredient } from "./cost";
+import { costOfIngredient } from "./ingredient-cost";
 import type { Kitchen } from "./kitchen";
 import { asRead } from "./learned-body";
 import { type LineAmount, faces } from "./line-amounts";
 import type { Computed, ResolvedLine, StepOutcome } from "./step-kind";
 import type { Step } from "./steps";
+import type { LineSoFar, StateAfterStep } from "./walked";
 import { levelIn } from "./steps/shared";
-
-/** The pot after a step, and what the step did. */
-export interface StateAfterStep {
-  readonly step: Step;
-  readonly pot: PotState;
-  readonly vessel: Vessel | null;
-  readonly massG: Grams;
-  /** Liquor at 20 °C, with the air in it; `null` while there is none. */
-  readonly volumeMl: Millilitres | null;
-  readonly temperatureC: Celsius;
-  readonly durationS: Seconds;
-  /** Since the start of the line, at the end of this step. */
-  readonly clockS: Seconds;
-  readonly levelMm: Millimetres | null;
-  readonly lines: readonly LineAmount[];
-  /** Ingredient of each line, products of other formulas included. */
-  readonly sources: ReadonlyMap<string, Ingredient>;
-  readonly computed: readonly Computed[];
-  readonly warnings: readonly Warning[];
-  readonly course: readonly TracePoint[];
-  readonly mark: DipMark | undefined;
-  readonly bulkLevelMm: number | undefined;
-  /** Body at the temperature it is eaten at; `null` where there is no liquor, or it is beyond a sauce. */
-  readonly body: PotBody | null;
-  /** What went in so far cost, in the kitchen’s currency, as purchased; what has no price is left out. */
-  readonly cost: number;
-}
-
-/** Where the line stood before a step. */
-export interface LineSoFar {
-  readonly clockS: number;
-  readonly cost: number;
-  readonly baseG: number;
-  readonly servedC: number;
-  readonly family: string;
-}
 
 /** What is known after a step, from what the step did and where the line stood before it. */
 export function stateAfter(

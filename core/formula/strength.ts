@@ -1,4 +1,4 @@
-import type { Walk } from "./walk";
+import type { Walk } from "./walked";
 
 /** Of what went in, so much must be one thing for the product to be that thing made stronger. */
 const ONE_THING = 0.95;

@@ -2,7 +2,8 @@ import type { Line } from "./amount";
 import { type FormulaDocument, linesOf } from "./document";
 import type { Kitchen } from "./kitchen";
 import { multiply } from "./scaling/multiply";
-import { type Walk, walk } from "./walk";
+import { walk } from "./walk";
+import type { Walk } from "./walked";
 import type { WalkCache } from "./walk-cache";
 
 /** The formula is multiplied at most so often, to this share of its yield; the rest is for the programme. */

@@ -1,8 +1,8 @@
 import { EMPTY_POT, volumeMlOf } from "../pot";
 import { courseOf } from "./course";
 import { FIGURES, type FigureId } from "./figures";
-import type { StateAfterStep } from "./state-after";
-import type { Walk } from "./walk";
+import type { StateAfterStep } from "./walked";
+import type { Walk } from "./walked";
 
 export interface TracedPoint {
   readonly atS: number;

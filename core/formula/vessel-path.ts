@@ -1,4 +1,4 @@
-import type { Walk } from "./walk";
+import type { Walk } from "./walked";
 
 export interface VesselPath {
   /** Vessels in the order they are used, each stretch once. */

@@ -7,7 +7,7 @@ import type { Kitchen } from "./kitchen";
 import type { Ahead } from "./line-amounts";
 import type { ResolvedLine, StepOutcome } from "./step-kind";
 import type { Step } from "./steps";
-import type { LineSoFar, StateAfterStep } from "./state-after";
+import type { LineSoFar, StateAfterStep } from "./walked";
 import { formulaIn } from "./kitchen";
 
 interface KnownStep {

@@ -1,6 +1,6 @@
 import type { Ingredient } from "../larder";
 import { EMPTY_POT, type PotState, withoutAir } from "../pot";
-import { type Grams, type Millilitres, type Seconds, g, s } from "../quantity";
+import { type Grams, type Millilitres, g, s } from "../quantity";
 import { type Problem, type Warning, ok } from "../result";
 import type { Vessel } from "../vessel";
 import type { Line } from "./amount";
@@ -11,21 +11,12 @@ import type { Kitchen } from "./kitchen";
 import { type Ahead, looksAhead, resolveLines } from "./line-amounts";
 import { productMass, productVolume } from "./product";
 import { resolveSources } from "./sources";
-import { type StateAfterStep, stateAfter, withWarnings } from "./state-after";
+import { stateAfter, withWarnings } from "./state-after";
+import type { StateAfterStep, Walk } from "./walked";
 import type { ResolvedLine } from "./step-kind";
 import { type Step, kindOf } from "./steps";
 import { at } from "./steps/shared";
 import { WalkCache } from "./walk-cache";
-
-export interface Walk {
-  readonly states: readonly StateAfterStep[];
-  /** Why the walk stopped before the end, if it did. */
-  readonly problems: readonly Problem[];
-  readonly finishedMl: Millilitres;
-  readonly finishedG: Grams;
-  readonly totalS: Seconds;
-  readonly ingredients: readonly Ingredient[];
-}
 
 export interface WalkOptions {
   /** Keep the course of each step, for charts. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
-import { THICKENER_IDS } from "../thickening/thickeners";
+import { THICKENER_IDS } from "./natures";
 import { type Carries, NATURES, carriesFor, carriesSchema, natureOf } from "./carries";
 
 describe("what an ingredient is in a sauce, as one word", () => {

@@ -1,7 +1,5 @@
 import { z } from "zod";
-import { PHASE_IDS } from "../emulsion/parts";
-import { ACID_IDS } from "../texture/sauce-state";
-import { THICKENER_IDS } from "../thickening/thickeners";
+import { ACID_IDS, PHASE_IDS, THICKENER_IDS } from "./natures";
 
 /**
  * What of an ingredient keeps its own nature in a sauce: the starch that will swell, the yolk that will set, the solids

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { type Density, type Grams, g, gPerMl } from "../quantity";
 import { type Result, checkNumber, ok, refuse } from "../result";
 import { ALLERGEN_IDS, DIET_FLAGS } from "./allergens";
-import type { Carriers } from "../pot/carriers";
+import type { Carriers } from "../pot/carried";
 import { carriesSchema } from "./carries";
 import { compositionSchema } from "./composition";
 

@@ -5,6 +5,7 @@ import {
   ethanolVapourPressurePa,
   waterActivityBesideEthanol,
 } from "../alcohol/vapour-liquid";
+import { bisect } from "../solver/halving";
 import { type Celsius, type Pascals, degC, pascals } from "../quantity";
 import { type Problem, type Result, type Warning, ok, refuse } from "../result";
 import type { Pools } from "./pools";
@@ -88,13 +89,8 @@ const BOILS_BETWEEN = { lo: 0, hi: 220 } as const;
  * rises with the temperature, so halving always arrives; outside `BOILS_BETWEEN` the nearer end stands.
  */
 function bisectBoiling(lnRatio: (t: number) => number): number {
-  let { lo, hi }: { lo: number; hi: number } = BOILS_BETWEEN;
-  for (let pass = 0; pass < 60; pass++) {
-    const middle = (lo + hi) / 2;
-    if (lnRatio(middle) > 0) hi = middle;
-    else lo = middle;
-  }
-  return (lo + hi) / 2;
+  const { lo, hi } = BOILS_BETWEEN;
+  return bisect(lnRatio, lo, hi, 1e-12) ?? (lnRatio(hi) > 0 ? lo : hi);
 }
 
 /**

@@ -38,11 +38,10 @@ export {
   skimFat,
   strain,
 } from "./operations";
+export type { Carriers, StarchCarrier } from "./carried";
 export { reconcile } from "./reconcile";
 export {
-  type Carriers,
   NO_CARRIERS,
-  type StarchCarrier,
   blendCarriers,
   carriedPools,
   colourRoux,

@@ -1,4 +1,4 @@
-import type { Composition } from "../larder";
+import type { Composition } from "../larder/composition";
 import { type Grams, g } from "../quantity";
 
 /** The twelve disjoint pools whose books the pot keeps, in the order of the model. */

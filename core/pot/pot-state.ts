@@ -1,7 +1,8 @@
 import type { SolidKind } from "../larder";
-import type { ThickenerId } from "../thickening/thickeners";
+import type { ThickenerId } from "../larder/natures";
 import { type Celsius, type Grams, degC, g } from "../quantity";
-import { type Carriers, NO_CARRIERS } from "./carriers";
+import type { Carriers } from "./carried";
+import { NO_CARRIERS } from "./carriers";
 import { NO_POOLS, type Pools, addPools, massOfPools, onePool, sumPools } from "./pools";
 
 /** Where mass that left the pot went. */

@@ -1,5 +1,6 @@
 import type { FactValues } from "../facts";
-import { bisect, printNumber } from "../quantity";
+import { printNumber } from "../quantity";
+import { bisect } from "../solver/halving";
 import { type Result, ok, refuse } from "../result";
 import {
   NO_SAUCE,

@@ -18,34 +18,3 @@ export function piecewise(x: number, nodes: readonly (readonly [x: number, y: nu
   }
   return nodes.at(-1)?.[1] ?? NaN;
 }
-
-/** Most halvings of a bracket; the half-width is far below any scale by then. */
-const MOST_HALVINGS = 200;
-
-/**
- * Where a function crosses zero inside a bracket, by halving it: never diverges, always the same answer.
- *
- * @param f   any continuous function; a trial that is no number counts as +∞
- * @param within half-width at which it has been found, in the unit of x
- * @returns x, or `null` when both ends have one sign
- */
-export function bisect(f: (x: number) => number, lo: number, hi: number, within = 1e-9): number | null {
-  const at = (x: number): number => {
-    const y = f(x);
-    return Number.isNaN(y) ? Infinity : y;
-  };
-  const atLo = at(lo);
-  const atHi = at(hi);
-  if (atLo === 0) return lo;
-  if (atHi === 0) return hi;
-  if (Math.sign(atLo) === Math.sign(atHi)) return null;
-  let [a, b] = [lo, hi];
-  for (let i = 0; i < MOST_HALVINGS && Math.abs(b - a) / 2 >= within; i++) {
-    const middle = (a + b) / 2;
-    const y = at(middle);
-    if (y === 0) return middle;
-    if (Math.sign(y) === Math.sign(atLo)) a = middle;
-    else b = middle;
-  }
-  return (a + b) / 2;
-}

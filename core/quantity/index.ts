@@ -1,7 +1,7 @@
 export * from "./units";
 export { type KitchenUnit, KITCHEN_UNITS, kitchenUnit } from "./kitchen-units";
 export { type Amount, type AmountContext, parseAmount } from "./parse-amount";
-export { bisect, clamp, piecewise, ramp } from "./curves";
+export { clamp, piecewise, ramp } from "./curves";
 export { CARDINAL, cardinal } from "./cardinals";
 export { readNumber, saidNumber } from "./numbers";
 export { type Temperature, parseTemperature } from "./temperature";

@@ -1,5 +1,6 @@
 import type { FactValues } from "../facts";
-import { bisect, printNumber } from "../quantity";
+import { printNumber } from "../quantity";
+import { bisect } from "../solver/halving";
 import { type Result, type Warning, checkNumber, ok, refuse } from "../result";
 import { type Balance, balanceOf } from "./balance";
 

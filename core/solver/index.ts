@@ -8,3 +8,4 @@ export {
   solveLinear,
 } from "./linear";
 export { type Conflict, explainConflict } from "./conflict";
+export { bisect, halve } from "./halving";

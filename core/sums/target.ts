@@ -1,4 +1,5 @@
 import { type Pools, NO_POOLS, brixOf, massOfPools, volumeAt20, volumeMlOf } from "../pot";
+import { bisect } from "../solver/halving";
 import { g, ml } from "../quantity";
 import type { EndPoint } from "../reduction";
 import { type Result, ok, refuse } from "../result";
@@ -67,15 +68,10 @@ export function endOf(target: TargetField, liquor: Pools, before: Pools = NO_POO
   return ok({ goal: { g: g(endG) }, endMl: volumeMlOf({ ...liquor, water }, 20) });
 }
 
-/** Volume when so much water has left that a refractometer shows `brix`; bisection, forty halvings. */
+/** Volume when so much water has left that a refractometer shows `brix`. */
 function volumeAtBrix(liquor: Pools, brix: number): number {
-  let [lo, hi] = [0, liquor.water];
-  for (let pass = 0; pass < 40; pass++) {
-    const middle = (lo + hi) / 2;
-    if (brixOf({ ...liquor, water: middle }) > brix) lo = middle;
-    else hi = middle;
-  }
-  return volumeMlOf({ ...liquor, water: (lo + hi) / 2 }, 20);
+  const water = bisect(w => brixOf({ ...liquor, water: w }) - brix, 0, liquor.water) ?? liquor.water;
+  return volumeMlOf({ ...liquor, water }, 20);
 }
 
 /** "by half", "to 600 g": how a target is said. */

@@ -1,7 +1,7 @@
+import { ACID_IDS, type AcidId } from "../larder/natures";
 import type { StarchDose } from "../thickening";
 
-export const ACID_IDS = ["acetic", "citric", "malic", "lactic", "tartaric"] as const;
-export type AcidId = (typeof ACID_IDS)[number];
+export { ACID_IDS, type AcidId };
 
 /**
  * What a sauce is made of, as far as its body, its sourness and its taste go. Grams, parts disjoint.

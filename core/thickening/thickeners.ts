@@ -1,22 +1,7 @@
 import type { FactId, FactValues } from "../facts";
+import { ROUX_COLOURS, type RouxColour, THICKENER_IDS, type ThickenerId } from "../larder/natures";
 
-export const THICKENER_IDS = [
-  "flour",
-  "wholeflour",
-  "corn",
-  "arrowroot",
-  "potato",
-  "tapioca",
-  "rice",
-  "ricepuree",
-  "waxy",
-  "modified",
-  "xanthan",
-] as const;
-export type ThickenerId = (typeof THICKENER_IDS)[number];
-
-export const ROUX_COLOURS = ["white", "blond", "brown", "dark"] as const;
-export type RouxColour = (typeof ROUX_COLOURS)[number];
+export { ROUX_COLOURS, type RouxColour, THICKENER_IDS, type ThickenerId };
 
 /** One thickener: when it works, and what takes its strength away. How strong it is, is a fact. */
 export interface Thickener {

@@ -2,7 +2,7 @@ import { g, printKilograms, printMass } from "../../quantity";
 import type { FormulaDocument } from "../document";
 import { relationAsTyped } from "../parse-relation";
 import { type Step, kindOf } from "../steps";
-import type { Walk } from "../walk";
+import type { Walk } from "../walked";
 import { sameValue } from "./merge";
 
 /** One difference between two versions, in a cook's words. */

@@ -1,7 +1,7 @@
 import { costOf, type KitchenRates } from "../cost";
 import type { FormulaDocument } from "../document";
 import { FIGURES, type FigureId } from "../figures";
-import type { Walk } from "../walk";
+import type { Walk } from "../walked";
 
 /** One figure of what comes out, side by side; `null` where there is none. */
 export interface OutcomeRow {

@@ -1,6 +1,8 @@
-import { bisect, printNumber } from "../../quantity";
+import { printNumber } from "../../quantity";
+import { bisect } from "../../solver/halving";
 import type { Kitchen } from "../kitchen";
-import { type Walk, walk } from "../walk";
+import { walk } from "../walk";
+import type { Walk } from "../walked";
 import { WalkCache } from "../walk-cache";
 import { scaleClassOf } from "./doses";
 import type { Fitted } from "./fit";

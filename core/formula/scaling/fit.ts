@@ -3,7 +3,8 @@ import { type Problem, type Result, type Warning, ok, refuse } from "../../resul
 import { geometryOfVessel } from "../../vessel";
 import type { FormulaDocument } from "../document";
 import type { Kitchen } from "../kitchen";
-import { type Walk, walk } from "../walk";
+import { walk } from "../walk";
+import type { Walk } from "../walked";
 import { WalkCache } from "../walk-cache";
 import { withLineMass } from "./multiply";
 import { LEAST_CORRECTION } from "./scaled";

@@ -3,10 +3,11 @@ import { type Result, ok, refuse } from "../../result";
 import { geometryOfVessel } from "../../vessel";
 import type { FormulaDocument } from "../document";
 import type { Kitchen } from "../kitchen";
-import type { StateAfterStep } from "../state-after";
+import type { StateAfterStep } from "../walked";
 import { LONGEST_STEP_MIN } from "../step-field";
 import { type Step, kindOf } from "../steps";
-import { type Walk, walk } from "../walk";
+import { walk } from "../walk";
+import type { Walk } from "../walked";
 import { type Fitted, begin } from "./fit";
 import { LEAST_CORRECTION } from "./scaled";
 

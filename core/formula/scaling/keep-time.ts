@@ -1,9 +1,11 @@
 import { g, printKilograms, printNumber } from "../../quantity";
+import { halve } from "../../solver/halving";
 import { type Problem, type Result, type Warning, ok, refuse } from "../../result";
 import type { FormulaDocument } from "../document";
 import type { Kitchen } from "../kitchen";
 import { type Step, kindOf } from "../steps";
-import { type Walk, walk } from "../walk";
+import { walk } from "../walk";
+import type { Walk } from "../walked";
 import { scaleClassOf } from "./doses";
 import { type Fitted, SPLITS, begin } from "./fit";
 import { multiply, withLineMass } from "./multiply";
@@ -149,11 +151,7 @@ function search(
   };
   let [lo, hi] = [LEAST, 1];
   for (let i = 0; i < MOST_WIDENINGS && isLittle(hi); i++) [lo, hi] = [hi, hi * WIDER];
-  for (let i = 0; i < MOST_HALVINGS && hi / lo - 1 > SETTLED; i++) {
-    const share = (lo + hi) / 2;
-    if (isLittle(share)) lo = share;
-    else hi = share;
-  }
+  halve(isLittle, lo, hi, (a, b) => b / a - 1 <= SETTLED, MOST_HALVINGS);
   return {
     best: nearest(
       [above, below].filter(x => x !== null),

@@ -1,9 +1,11 @@
 import { type Grams, type Millilitres, g, ml, printNumber } from "../../quantity";
+import { halve } from "../../solver/halving";
 import { type Result, checkNumber, ok, refuse } from "../../result";
 import type { FormulaDocument } from "../document";
 import { atSize } from "./at-size";
 import type { Kitchen } from "../kitchen";
-import { type Walk, walk } from "../walk";
+import { walk } from "../walk";
+import type { Walk } from "../walked";
 
 /**
  * Factor by the limiting ingredient: "I have 6.4 kg".
@@ -63,13 +65,19 @@ export function baseForYield(
     hi *= 2;
     best = attempt(hi);
   }
-  for (let i = 0; i < MOST_HALVINGS; i++) {
-    const middle = (lo + hi) / 2;
-    const tried = attempt(middle);
-    if (tried.yields !== null && Math.abs(tried.yields / aim - 1) < YIELD_TOLERANCE) return ok(tried.scaled);
-    if (tried.yields === null || tried.yields > aim) hi = middle;
-    else lo = middle;
-  }
+  let found: FormulaDocument | null = null;
+  [lo, hi] = halve(
+    middle => {
+      const tried = attempt(middle);
+      if (tried.yields !== null && Math.abs(tried.yields / aim - 1) < YIELD_TOLERANCE) found = tried.scaled;
+      return tried.yields !== null && tried.yields <= aim;
+    },
+    lo,
+    hi,
+    () => found !== null,
+    MOST_HALVINGS,
+  );
+  if (found) return ok(found);
   const most = attempt(lo);
   const why =
     attempt(hi * 1.01).walked.problems[0]?.message ?? "another pot takes over there and the yield jumps.";

@@ -14,7 +14,7 @@ import {
   troughFrontCm,
 } from "./spread-and-coat";
 import { syringeLeftMl, thicknessFromSyringe } from "./syringe";
-import { bisect } from "../../quantity";
+import { bisect } from "../../solver/halving";
 
 export const TEST_IDS = ["coat", "line", "syringe", "cup", "trough", "peak", "coatg", "visc"] as const;
 export type TestId = (typeof TEST_IDS)[number];

@@ -1,5 +1,5 @@
 import { thicknessOfYieldStress, yieldStressPa, viscosityAt } from "../thickness";
-import { bisect } from "../../quantity";
+import { bisect } from "../../solver/halving";
 
 /** Closed laws of the tests that need a plate, a trough, a whisk or a card. Lengths in cm. */
 

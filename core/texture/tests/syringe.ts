@@ -1,4 +1,4 @@
-import { bisect } from "../../quantity";
+import { bisect } from "../../solver/halving";
 import { flowIndexOf, viscosityAt } from "../thickness";
 
 /**

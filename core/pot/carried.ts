@@ -1,0 +1,41 @@
+import type { AcidId, EmulsionTool, PhaseId, RouxColour, ThickenerId } from "../larder/natures";
+import type { Pools } from "./pools";
+
+/** Starch in the liquor, with what it has been through. */
+export interface StarchCarrier {
+  readonly id: ThickenerId;
+  /** As weighed, g. */
+  readonly massG: number;
+  /** What it holds besides water and fat. */
+  readonly dry: Pools;
+  readonly colour: RouxColour;
+  readonly maxC: number;
+  /** Minutes at 85 °C or more. */
+  readonly minutes: number;
+  readonly blendedS: number;
+}
+
+/**
+ * What in the liquor keeps its own nature: which shares of its pools belong to starch, yolk, milk and purée, what holds
+ * its fat, and which acids it is sour with. Grams; pools = Σ carriers + rest, always.
+ */
+export interface Carriers {
+  readonly starches: readonly StarchCarrier[];
+  readonly yolkG: number;
+  readonly yolkMaxC: number;
+  readonly yolkDry: Pools;
+  readonly milkDry: Pools;
+  readonly pureeDry: Pools;
+  /** Mill 0.8, blender 1, fast blender 1.1. */
+  readonly fineness: number;
+  /** Parts of an emulsion’s water phase that are not plain water, g. */
+  readonly phases: Readonly<Partial<Record<PhaseId, number>>>;
+  /** Fixed acids as acetic equivalent, g; what nobody told apart is in none of them. */
+  readonly acids: Readonly<Partial<Record<AcidId, number>>>;
+  /** What the fat was beaten in with; `null` while nothing was beaten. */
+  readonly beatenWith: EmulsionTool | null;
+  /** Air beaten in, ml. */
+  readonly airMl: number;
+  /** Whether it has set in its mould and no longer flows. */
+  readonly isSet: boolean;
+}
