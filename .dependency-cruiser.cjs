@@ -2,6 +2,15 @@
 const PURE_LIBRARIES = "^node_modules/(zod|yalps|simple-statistics|jstat|ml-levenberg-marquardt)/";
 const TESTS = ["[.](test|dbtest|spec)[.]tsx?$", "^core/.*testing[.]ts$"];
 
+/** Folders of a folder, each resting on those before it only. */
+const floors = (folder, names) =>
+  names.slice(0, -1).map((name, i) => ({
+    name: `${name}-rests-on-what-is-below`,
+    severity: "error",
+    from: { path: `^${folder}/${name}/`, pathNot: TESTS },
+    to: { path: `^${folder}/(${names.slice(i + 1).join("|")})/` },
+  }));
+
 module.exports = {
   forbidden: [
     {
@@ -11,6 +20,42 @@ module.exports = {
       from: { path: "^core/", pathNot: TESTS },
       to: { pathNot: [`^core/`, PURE_LIBRARIES] },
     },
+    {
+      name: "ground-rests-on-itself",
+      severity: "error",
+      comment:
+        "core/ is built in floors: ground, things, laws, the line, and what stands on it. No arrow points up.",
+      from: { path: "^core/ground/", pathNot: TESTS },
+      to: { path: "^core/", pathNot: "^core/ground/" },
+    },
+    {
+      name: "things-rest-on-ground",
+      severity: "error",
+      from: { path: "^core/things/", pathNot: TESTS },
+      to: { path: "^core/", pathNot: "^core/(ground|things)/" },
+    },
+    {
+      name: "laws-rest-on-things",
+      severity: "error",
+      from: { path: "^core/laws/", pathNot: TESTS },
+      to: { path: "^core/", pathNot: "^core/(ground|things|laws)/" },
+    },
+    {
+      name: "the-line-rests-on-laws",
+      severity: "error",
+      from: { path: "^core/formula/", pathNot: TESTS },
+      to: { path: "^core/(families|words|run|sums|exchange)/" },
+    },
+    ...floors("core/formula", [
+      "steps",
+      "document",
+      "walk",
+      "scaling",
+      "costing",
+      "compare",
+      "explain",
+      "aiming",
+    ]),
     {
       name: "data-knows-core-only",
       severity: "error",

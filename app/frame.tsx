@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { Link, NavLink, Outlet, useLocation, useNavigate } from "react-router";
 import { openKitchen } from "~/core/formula";
-import { printNumber } from "~/core/quantity";
+import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/frame";
 import { useKitchenWith, useMadeHere } from "./kitchen/context";
 import { QuickSums } from "./sums/quick-sums";

@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { readJson } from "~/core/json";
+import { readJson } from "~/core/ground/json";
 
 /** The form of a request. What did not arrive whole is refused with a sentence, never a broken page. */
 export async function formOf(request: Request): Promise<FormData> {

@@ -1,4 +1,4 @@
-import type { Result } from "~/core/result";
+import type { Result } from "~/core/ground/result";
 
 /** A form as a browser sends it; a list becomes several fields of one name. */
 export function form(fields: Readonly<Record<string, string | readonly string[]>>): FormData {

@@ -1,7 +1,7 @@
-import { type Composition, type Ingredient, NO_COMPOSITION } from "./larder";
-import { type Pools, poolsOf } from "./pot";
-import { g, pascals, degC } from "./quantity";
-import type { Surroundings } from "./pot";
+import { type Composition, type Ingredient, NO_COMPOSITION } from "./things/larder";
+import { type Pools, poolsOf } from "./things/pot";
+import { g, pascals, degC } from "./ground/quantity";
+import type { Surroundings } from "./things/pot";
 
 /** Small builders for the core's own tests; no test data hides in them. */
 export const composed = (parts: Partial<Composition>): Composition => ({ ...NO_COMPOSITION, ...parts });

@@ -1,7 +1,7 @@
 import { count } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { type KitchenData, atSize, basisOf, openKitchen, walk } from "../core/formula";
-import { g } from "../core/quantity";
+import { g } from "../core/ground/quantity";
 import { KITCHEN_ID } from "../demo/kitchen";
 import { loadDemo } from "../demo/load";
 import {

@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { eq, inArray } from "drizzle-orm";
 import { type FormulaDocument, type KitchenData, readFormula } from "../core/formula";
-import { InvariantError, valueOf } from "../core/result";
+import { InvariantError, valueOf } from "../core/ground/result";
 import type { Queries } from "./connection";
 import { type FrozenParts, forecast, frozenBasis, frozenPart } from "./schema";
 import { canonical } from "./seen";

@@ -2,7 +2,7 @@ import { createHash } from "node:crypto";
 import { and, asc, count, desc, eq, inArray, like, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type FormulaDocument, readFormula } from "../core/formula";
-import { valueOf } from "../core/result";
+import { valueOf } from "../core/ground/result";
 import { recordAudit } from "./audit";
 import { inserted } from "./database-errors";
 import { raiseNames } from "./in-kitchen";

@@ -1,10 +1,10 @@
 import { and, asc, eq, sql } from "drizzle-orm";
-import type { FactId } from "../core/facts";
-import { type House, USUAL_HOUSE, houseSchema } from "../core/house";
+import type { FactId } from "../core/ground/facts";
+import { type House, USUAL_HOUSE, houseSchema } from "../core/things/house";
 import { type Appliance, applianceSchema } from "../core/kit";
-import { type Burner, burnerSchema } from "../core/reduction";
-import { InvariantError } from "../core/result";
-import { type Vessel, vesselSchema } from "../core/vessel";
+import { type Burner, burnerSchema } from "../core/laws/reduction";
+import { InvariantError } from "../core/ground/result";
+import { type Vessel, vesselSchema } from "../core/things/vessel";
 import { recordAudit } from "./audit";
 import { inserted } from "./database-errors";
 import type { Database, Queries } from "./connection";

@@ -1,6 +1,6 @@
 import { and, asc, eq } from "drizzle-orm";
 import type { KitchenData } from "../core/formula";
-import { type Display, USUAL_DISPLAY, displaySchema } from "../core/house";
+import { type Display, USUAL_DISPLAY, displaySchema } from "../core/things/house";
 import type { Queries, Transacting } from "./connection";
 import { listBodyReadings } from "./body-readings";
 import { inKitchen } from "./in-kitchen";

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
-import { type Ingredient, REFERENCE_BY_ID, ingredientSchema } from "../core/larder";
+import { type Ingredient, REFERENCE_BY_ID, ingredientSchema } from "../core/things/larder";
 import { recordAudit } from "./audit";
 import { inserted } from "./database-errors";
 import type { Database, Queries, Transacting } from "./connection";

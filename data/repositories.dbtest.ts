@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { ulid } from "ulid";
 import { atSize, basisOf, openKitchen } from "../core/formula";
-import { g } from "../core/quantity";
+import { g } from "../core/ground/quantity";
 import { type RunEvent, type RunPayload, batchRecord, fold } from "../core/run";
 import { STOCK_ID } from "../demo/formulas";
 import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";

@@ -14,13 +14,13 @@ import {
   varchar,
 } from "drizzle-orm/mysql-core";
 import type { FormulaDocument } from "../core/formula";
-import type { FactId } from "../core/facts";
-import type { Display, House } from "../core/house";
+import type { FactId } from "../core/ground/facts";
+import type { Display, House } from "../core/things/house";
 import type { Appliance } from "../core/kit";
-import type { Ingredient, Source } from "../core/larder";
-import type { Burner } from "../core/reduction";
+import type { Ingredient, Source } from "../core/things/larder";
+import type { Burner } from "../core/laws/reduction";
 import type { BatchRecord } from "../core/run";
-import type { Vessel } from "../core/vessel";
+import type { Vessel } from "../core/things/vessel";
 import { json } from "./columns";
 
 const id = () => varchar({ length: 40 });

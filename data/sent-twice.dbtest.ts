@@ -2,7 +2,7 @@ import { count, eq } from "drizzle-orm";
 import { ulid } from "ulid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { atSize, basisOf } from "../core/formula";
-import { g } from "../core/quantity";
+import { g } from "../core/ground/quantity";
 import { type RunEvent } from "../core/run";
 import { STOCK_ID } from "../demo/formulas";
 import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";

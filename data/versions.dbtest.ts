@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { type FormulaDocument, atSize, basisOf } from "../core/formula";
-import { g } from "../core/quantity";
+import { g } from "../core/ground/quantity";
 import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";
 import { loadDemo } from "../demo/load";
 import {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { openKitchen, readFormula, walk } from "../core/formula";
-import { checkShape } from "../core/vessel";
+import { checkShape } from "../core/things/vessel";
 import { DEMO_FORMULAS } from "./formulas";
 import { DEMO_KITCHEN, DEMO_PEOPLE } from "./kitchen";
 

@@ -1,5 +1,5 @@
 import type { KitchenData } from "../core/formula";
-import { type Ingredient, REFERENCE_LARDER } from "../core/larder";
+import { type Ingredient, REFERENCE_LARDER } from "../core/things/larder";
 import { DEMO_FORMULAS } from "./formulas";
 import { ALTITUDE_M } from "./sauces";
 import { CURRENCY, DEMO_PRICES, PRICED_ON } from "./prices";

@@ -9,8 +9,8 @@ import {
   updateLine,
   updateStep,
 } from "../core/formula";
-import { pressureAtAltitude, saturationTemperature } from "../core/pot";
-import { InvariantError, valueOf } from "../core/result";
+import { pressureAtAltitude, saturationTemperature } from "../core/things/pot";
+import { InvariantError, valueOf } from "../core/ground/result";
 
 /** Ids are fixed so that a second loading finds what the first one wrote. */
 export const STOCK_ID = "guinea-fowl-brown-stock";

@@ -1,5 +1,5 @@
-import type { Burner } from "../core/reduction";
-import type { Vessel } from "../core/vessel";
+import type { Burner } from "../core/laws/reduction";
+import type { Vessel } from "../core/things/vessel";
 
 /** The pots of Kelder Pass Station. Invented. */
 // prettier-ignore

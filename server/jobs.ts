@@ -1,5 +1,5 @@
 import { type FormulaDocument, type KitchenData, type StepIntervals, intervalsAlong } from "../core/formula";
-import type { Result } from "../core/result";
+import type { Result } from "../core/ground/result";
 import { type Answer, type SumWorld, runSum } from "../core/sums";
 
 /** What is too heavy for the thread that answers: each runs in a thread of the pool, one at a time in each. */

@@ -9,11 +9,11 @@ import {
   updateLine,
   walk,
 } from "../core/formula";
-import { normaliseComposition } from "../core/larder";
-import { poolsOf } from "../core/pot";
-import { g, mm } from "../core/quantity";
-import { valueOf } from "../core/result";
-import { geometryOfVessel } from "../core/vessel";
+import { normaliseComposition } from "../core/things/larder";
+import { poolsOf } from "../core/things/pot";
+import { g, mm } from "../core/ground/quantity";
+import { valueOf } from "../core/ground/result";
+import { geometryOfVessel } from "../core/things/vessel";
 import { DEMO_KITCHEN } from "../demo/kitchen";
 
 /** The same formula in Hondaro and in a general spreadsheet engine: the same numbers, and how long a change takes. */

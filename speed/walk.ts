@@ -1,11 +1,11 @@
 import { median } from "simple-statistics";
 import { intervalsAlong, openKitchen, walk } from "../core/formula";
-import { NOMINAL_FACTS } from "../core/facts";
-import { degC, ml, s, watts } from "../core/quantity";
-import { arrival, constantRate, read, simulate, startTracker } from "../core/reduction";
+import { NOMINAL_FACTS } from "../core/ground/facts";
+import { degC, ml, s, watts } from "../core/ground/quantity";
+import { arrival, constantRate, read, simulate, startTracker } from "../core/laws/reduction";
 import { SUMS, runSum } from "../core/sums";
 import { SEA_LEVEL, liquid } from "../core/testing";
-import { geometryOf } from "../core/vessel";
+import { geometryOf } from "../core/things/vessel";
 import { DEMO_FORMULAS, GLACE_ID, STOCK_ID } from "../demo/formulas";
 import { DEMO_KITCHEN } from "../demo/kitchen";
 import { plainLine, withReductions } from "./lines";

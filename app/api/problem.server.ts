@@ -1,4 +1,4 @@
-import type { Problem } from "~/core/result";
+import type { Problem } from "~/core/ground/result";
 
 /** Refusals as problem+json (RFC 9457): `type`, `title`, `status`, `detail`, and all problems beside. */
 const respond = (body: object, status: number) =>

@@ -1,9 +1,9 @@
 import { z } from "zod";
-import { readJson } from "~/core/json";
+import { readJson } from "~/core/ground/json";
 import { batchRecord, runEventSchema } from "~/core/run";
 import { type RunEnd, appendEvents, database, findRun } from "~/data";
 import type { Route } from "./+types/run-events";
-import type { ProblemCode } from "~/core/result";
+import type { ProblemCode } from "~/core/ground/result";
 import { sectionContext } from "../context.server";
 import { type LoadedRun, foldLive, loadRuns } from "../range/live-run.server";
 import { problemsJson } from "./problem.server";

@@ -1,4 +1,4 @@
-import { readJson } from "~/core/json";
+import { readJson } from "~/core/ground/json";
 import { worldOf } from "~/core/sums";
 import type { Route } from "./+types/sum";
 import { sectionContext } from "../context.server";

@@ -14,7 +14,7 @@ import {
   takeSum,
   traceOf,
 } from "~/core/formula";
-import { printDuration, s } from "~/core/quantity";
+import { printDuration, s } from "~/core/ground/quantity";
 import type { Route } from "./+types/bench";
 import { useKitchenWith } from "../kitchen/context";
 import { bandText, durationBandText } from "../text/format";

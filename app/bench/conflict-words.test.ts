@@ -9,7 +9,7 @@ import {
   updateStep,
 } from "~/core/formula";
 import { EVERY_FORMULA } from "~/core/families/testing";
-import { valueOf } from "~/core/result";
+import { valueOf } from "~/core/ground/result";
 import { GLACE_ID, STOCK_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { conflictWords } from "./conflict-words";

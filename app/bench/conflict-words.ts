@@ -13,8 +13,8 @@ import {
   namesIn,
   relationAsTyped,
 } from "~/core/formula";
-import { g, minutes, printDuration, printMass, printNumber } from "~/core/quantity";
-import { targetInWords } from "~/core/reduction";
+import { g, minutes, printDuration, printMass, printNumber } from "~/core/ground/quantity";
+import { targetInWords } from "~/core/laws/reduction";
 
 /** A conflict as two cooks would speak of it. */
 export interface ConflictWords {

@@ -1,6 +1,6 @@
 import { useMemo, useState } from "react";
 import { type Kitchen, type Step, deglazeChoices, walk } from "~/core/formula";
-import { g, printDuration, printMass, printNumber, printVolume } from "~/core/quantity";
+import { g, printDuration, printMass, printNumber, printVolume } from "~/core/ground/quantity";
 import type { Editing } from "./use-formula";
 
 /** What could lift the fond here, how much the pan floor takes, and what each liquid makes of the sauce. */

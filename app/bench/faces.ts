@@ -1,5 +1,5 @@
 import type { LineAmount } from "~/core/formula";
-import { printMass, printNumber } from "~/core/quantity";
+import { printMass, printNumber } from "~/core/ground/quantity";
 
 /** The three faces of an amount. */
 export const FACES = ["grams", "ratio", "per litre"] as const;

@@ -1,4 +1,4 @@
-import { printKilograms, g } from "~/core/quantity";
+import { printKilograms, g } from "~/core/ground/quantity";
 import { database, listFormulas } from "~/data";
 import type { Route } from "./+types/formulas";
 import { requirePerson } from "../people/person.server";

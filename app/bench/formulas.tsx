@@ -1,6 +1,6 @@
 import { Form, Link } from "react-router";
 import { familyById } from "~/core/families";
-import { printNumber } from "~/core/quantity";
+import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/formulas";
 import { useKitchen } from "../kitchen/context";
 import { dayOf } from "../text/format";

@@ -1,7 +1,7 @@
 import { type Kitchen, type Line } from "~/core/formula";
-import { findIngredient } from "~/core/larder";
+import { findIngredient } from "~/core/things/larder";
 import { memo } from "react";
-import { ok, refuse } from "~/core/result";
+import { ok, refuse } from "~/core/ground/result";
 import { TypedField } from "../ui/typed-field";
 import { madeIn, nameOfFormula } from "~/core/formula";
 

@@ -15,8 +15,8 @@ import {
   updateGroupShare,
   updateLine,
 } from "~/core/formula";
-import { type Ingredient, densityOf } from "~/core/larder";
-import { type Grams, printMass, printUsMeasure, printVolume, volumeOf } from "~/core/quantity";
+import { type Ingredient, densityOf } from "~/core/things/larder";
+import { type Grams, printMass, printUsMeasure, printVolume, volumeOf } from "~/core/ground/quantity";
 import { AddLine } from "./add-line";
 import { IngredientField } from "./ingredient-field";
 import type { LineNow } from "./line-now";

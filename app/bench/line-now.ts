@@ -10,7 +10,7 @@ import {
   beginWalk,
   openKitchen,
 } from "~/core/formula";
-import type { Problem, Warning } from "~/core/result";
+import type { Problem, Warning } from "~/core/ground/result";
 import { largestOf } from "./threads";
 
 /** What a row of the line is drawn from. */

@@ -1,6 +1,6 @@
 import { longSimmer, meansLongSimmer } from "~/core/families";
 import { type Step, updateStep } from "~/core/formula";
-import { printDuration, minutes } from "~/core/quantity";
+import { printDuration, minutes } from "~/core/ground/quantity";
 import type { Editing } from "./use-formula";
 
 /** A simmer longer than this kind of stock takes asks whether it is meant. */

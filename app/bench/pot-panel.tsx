@@ -11,10 +11,10 @@ import {
   bodyAcross,
 } from "~/core/formula";
 import { memo } from "react";
-import { ALLERGENS } from "~/core/larder";
-import { printKilograms, printLength, printNumber, g } from "~/core/quantity";
-import { bandOf } from "~/core/texture";
-import { type Vessel, geometryOfVessel } from "~/core/vessel";
+import { ALLERGENS } from "~/core/things/larder";
+import { printKilograms, printLength, printNumber, g } from "~/core/ground/quantity";
+import { bandOf } from "~/core/laws/texture";
+import { type Vessel, geometryOfVessel } from "~/core/things/vessel";
 import { bandText, daysText } from "../text/format";
 import { Ask } from "../ui/ask";
 import { SpoonPicture } from "../ui/body-scale";

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { FIGURES, type FigureId, type StateAfterStep, type StepIntervals } from "~/core/formula";
-import { type Grams, printMass, printNumber } from "~/core/quantity";
+import { type Grams, printMass, printNumber } from "~/core/ground/quantity";
 import { bandText, clockBandText, elapsedClock, gramsBand } from "../text/format";
 import { type Face, faceOf } from "./faces";
 import type { LineNow } from "./line-now";

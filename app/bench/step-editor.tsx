@@ -13,9 +13,9 @@ import {
   updateStep,
   cautionsAt,
 } from "~/core/formula";
-import { printKilograms, printLength, printMass, printNumber } from "~/core/quantity";
-import { grossTarget } from "~/core/vessel";
-import { g } from "~/core/quantity";
+import { printKilograms, printLength, printMass, printNumber } from "~/core/ground/quantity";
+import { grossTarget } from "~/core/things/vessel";
+import { g } from "~/core/ground/quantity";
 import { bandText } from "../text/format";
 import { Ask } from "../ui/ask";
 import { Button } from "../ui/button";

@@ -1,9 +1,9 @@
 import { memo, useId } from "react";
 import type { Step, StepField } from "~/core/formula";
-import { parseAmount, printNumber, readNumber } from "~/core/quantity";
-import { type ReductionTarget, parseReductionTarget, targetInWords } from "~/core/reduction";
-import { type Result, ok } from "~/core/result";
-import type { Vessel } from "~/core/vessel";
+import { parseAmount, printNumber, readNumber } from "~/core/ground/quantity";
+import { type ReductionTarget, parseReductionTarget, targetInWords } from "~/core/laws/reduction";
+import { type Result, ok } from "~/core/ground/result";
+import type { Vessel } from "~/core/things/vessel";
 import { readMinutes, readTemperature, readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
 

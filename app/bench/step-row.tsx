@@ -1,7 +1,7 @@
 import clsx from "clsx";
 import { memo } from "react";
 import type { FigureId, Kitchen, StateAfterStep, Step, StepIntervals } from "~/core/formula";
-import type { Problem, Warning } from "~/core/result";
+import type { Problem, Warning } from "~/core/ground/result";
 import { Thread } from "../ui/thread";
 import type { Face } from "./faces";
 import { LongSimmerNotice } from "./long-simmer-notice";

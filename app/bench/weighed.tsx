@@ -1,6 +1,6 @@
 import { createContext, useContext } from "react";
 import { type Line, updateLine, withLineMass } from "~/core/formula";
-import { g, printMass } from "~/core/quantity";
+import { g, printMass } from "~/core/ground/quantity";
 import { type WeighedLine, learnedWeight } from "~/core/run";
 import { useLive, useLiveRow } from "./live-row";
 import type { Editing } from "./use-formula";

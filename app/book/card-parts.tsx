@@ -1,8 +1,8 @@
 import { type StateAfterStep, type StepIntervals, kindOf, cautionsAt } from "~/core/formula";
-import { type Display, massFor } from "~/core/house";
-import { densityOf } from "~/core/larder";
-import { g, printDuration, printLength, printMass, printNumber, s } from "~/core/quantity";
-import { grossTarget } from "~/core/vessel";
+import { type Display, massFor } from "~/core/things/house";
+import { densityOf } from "~/core/things/larder";
+import { g, printDuration, printLength, printMass, printNumber, s } from "~/core/ground/quantity";
+import { grossTarget } from "~/core/things/vessel";
 import { vesselInWords } from "../bench/pot-panel";
 import { bandText, durationBandText, gramsBand } from "../text/format";
 import { lookOf } from "../ui/liquid";

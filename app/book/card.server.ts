@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { changedSince, deltaOf, atSize } from "~/core/formula";
-import { USUAL_DISPLAY, displaySchema } from "~/core/house";
-import { g } from "~/core/quantity";
+import { USUAL_DISPLAY, displaySchema } from "~/core/things/house";
+import { g } from "~/core/ground/quantity";
 import { batchesOf, database, findVersion, saveDisplay } from "~/data";
 import type { Route } from "./+types/card";
 import { basisAt, kitchenFor } from "../kitchen/kitchen.server";

@@ -14,9 +14,16 @@ import {
   walk,
   keepsDays,
 } from "~/core/formula";
-import { letDown } from "~/core/house";
-import { ALLERGENS } from "~/core/larder";
-import { g, printDuration, printKilograms, printMass, printNumber, printVolume } from "~/core/quantity";
+import { letDown } from "~/core/things/house";
+import { ALLERGENS } from "~/core/things/larder";
+import {
+  g,
+  printDuration,
+  printKilograms,
+  printMass,
+  printNumber,
+  printVolume,
+} from "~/core/ground/quantity";
 import type { Route } from "./+types/card";
 import { useKitchen } from "../kitchen/context";
 import { bandText, daysText, dayOf, durationBandText } from "../text/format";

@@ -1,5 +1,5 @@
 import { useFetcher } from "react-router";
-import type { Display } from "~/core/house";
+import type { Display } from "~/core/things/house";
 
 const CHOICES: readonly (readonly [words: string, display: Display])[] = [
   ["grams", { units: "metric", roundG: 1 }],

@@ -4,7 +4,7 @@ import { createRoutesStub } from "react-router";
 import { afterEach, describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "~/core/families/testing";
 import { type FormulaDocument, deltaOf, kindOf, openKitchen, walk } from "~/core/formula";
-import { type Display, USUAL_DISPLAY } from "~/core/house";
+import { type Display, USUAL_DISPLAY } from "~/core/things/house";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { words } from "../bench/panels/testing";
 import { KitchenContext } from "../kitchen/context";

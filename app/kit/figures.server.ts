@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { FACT_IDS } from "~/core/facts";
+import { FACT_IDS } from "~/core/ground/facts";
 import { database, markOf, saveFact } from "~/data";
 import type { Route } from "./+types/figures";
 import { snapshotOf } from "../kitchen/kitchen.server";

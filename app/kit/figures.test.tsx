@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { createRoutesStub } from "react-router";
 import { afterEach, expect, it } from "vitest";
-import { FACTS, type FactId } from "~/core/facts";
+import { FACTS, type FactId } from "~/core/ground/facts";
 import Figures from "./figures";
 import { readFactForm } from "./forms.server";
 

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Form, Link, useActionData } from "react-router";
-import { FACTS, FACT_GROUPS, type Fact, type FactId, NOMINAL_FACTS } from "~/core/facts";
+import { FACTS, FACT_GROUPS, type Fact, type FactId, NOMINAL_FACTS } from "~/core/ground/facts";
 import type { Route } from "./+types/figures";
 import { sourceWords } from "../larder/source-words";
 import { Button } from "../ui/button";

@@ -7,13 +7,13 @@ import {
   iceCheck,
   shapeByPouring,
 } from "~/core/kit";
-import type { House } from "~/core/house";
-import { checkName, idFor } from "~/core/names";
-import { FACTS, FACT_IDS, type FactId, checkFact } from "~/core/facts";
-import { pressureAtAltitude } from "~/core/pot";
-import { readNumber } from "~/core/quantity";
-import { BURNER_KINDS, type Burner } from "~/core/reduction";
-import { type Problem, type Result, checkNumber, ok, refuse } from "~/core/result";
+import type { House } from "~/core/things/house";
+import { checkName, idFor } from "~/core/ground/names";
+import { FACTS, FACT_IDS, type FactId, checkFact } from "~/core/ground/facts";
+import { pressureAtAltitude } from "~/core/things/pot";
+import { readNumber } from "~/core/ground/quantity";
+import { BURNER_KINDS, type Burner } from "~/core/laws/reduction";
+import { type Problem, type Result, checkNumber, ok, refuse } from "~/core/ground/result";
 import {
   CLOSED,
   LININGS,
@@ -23,7 +23,7 @@ import {
   checkShape,
   shapeSchema,
   vesselSchema,
-} from "~/core/vessel";
+} from "~/core/things/vessel";
 import type { KitchenFigures } from "~/data";
 
 /** The forms of the kit as plain text fields. */

@@ -1,8 +1,8 @@
 import { describe, expect, test } from "vitest";
-import { FACTS } from "~/core/facts";
+import { FACTS } from "~/core/ground/facts";
 import { shapeByPouring } from "~/core/kit";
-import { valueOf } from "~/core/result";
-import { geometryOf } from "~/core/vessel";
+import { valueOf } from "~/core/ground/result";
+import { geometryOf } from "~/core/things/vessel";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { form, refusals } from "../testing";
 import {

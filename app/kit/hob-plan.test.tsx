@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { Burner } from "~/core/reduction";
+import type { Burner } from "~/core/laws/reduction";
 import { HobPlan } from "./hob-plan";
 import type { BurnerMoves } from "./use-burner-moves";
 

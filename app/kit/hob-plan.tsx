@@ -9,7 +9,7 @@ import {
 } from "@dnd-kit/core";
 import { type KeyboardEvent, useRef, useState } from "react";
 import { HOB_STEP_MM, placeBurner } from "~/core/kit";
-import type { Burner } from "~/core/reduction";
+import type { Burner } from "~/core/laws/reduction";
 import type { BurnerMoves } from "./use-burner-moves";
 
 /** Where a burner stands is said below the hob, whichever way it was moved. */

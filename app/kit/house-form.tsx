@@ -1,7 +1,7 @@
 import { Form } from "react-router";
 import type { KitchenData } from "~/core/formula";
-import { letDown } from "~/core/house";
-import { printNumber } from "~/core/quantity";
+import { letDown } from "~/core/things/house";
+import { printNumber } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
 import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";

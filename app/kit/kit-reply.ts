@@ -1,4 +1,4 @@
-import type { Problem } from "~/core/result";
+import type { Problem } from "~/core/ground/result";
 
 /** What a form of the Kit is told: what was refused, what had been typed, what was done. */
 export interface KitReply {

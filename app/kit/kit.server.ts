@@ -1,7 +1,7 @@
 import type { KitReply } from "./kit-reply";
 import { data } from "react-router";
 import { placeBurner } from "~/core/kit";
-import type { Problem } from "~/core/result";
+import type { Problem } from "~/core/ground/result";
 import {
   addBurner,
   database,

@@ -1,8 +1,8 @@
 import type { KitReply } from "./kit-reply";
 import { Link } from "react-router";
 import { kitchenSentence } from "./kitchen-words";
-import { printMass, printNumber, printVolume, g } from "~/core/quantity";
-import { type Vessel, geometryOfVessel, limitsOf } from "~/core/vessel";
+import { printMass, printNumber, printVolume, g } from "~/core/ground/quantity";
+import { type Vessel, geometryOfVessel, limitsOf } from "~/core/things/vessel";
 import type { Route } from "./+types/kit";
 import { useKitchenWith } from "../kitchen/context";
 import { buttonClass } from "../ui/button";

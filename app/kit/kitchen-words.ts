@@ -1,5 +1,5 @@
 import { type KitchenData, openKitchen } from "~/core/formula";
-import { printNumber } from "~/core/quantity";
+import { printNumber } from "~/core/ground/quantity";
 
 /** Where the kitchen stands and what that does: one line. */
 export function kitchenSentence(kitchen: KitchenData): string {

@@ -1,7 +1,7 @@
-import type { House } from "~/core/house";
+import type { House } from "~/core/things/house";
 import { APPLIANCE_FIELDS, type Appliance } from "~/core/kit";
-import { printNumber } from "~/core/quantity";
-import type { Problem } from "~/core/result";
+import { printNumber } from "~/core/ground/quantity";
+import type { Problem } from "~/core/ground/result";
 import type { KitchenFigures } from "~/data";
 
 /** Two people at one form: the second is shown both values, and decides. */

@@ -1,6 +1,6 @@
 import { Form } from "react-router";
-import { BURNER_CLASSES, FLAT_TOPS, type BurnerKind } from "~/core/reduction";
-import { printNumber } from "~/core/quantity";
+import { BURNER_CLASSES, FLAT_TOPS, type BurnerKind } from "~/core/laws/reduction";
+import { printNumber } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
 import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";

@@ -1,4 +1,4 @@
-import type { Problem } from "~/core/result";
+import type { Problem } from "~/core/ground/result";
 
 /** A labelled field of a plain form; its refusal stands under it, what was typed stays. */
 export function TextField({

@@ -9,7 +9,7 @@ import {
   holdsGrams,
   hotFill,
 } from "~/core/kit";
-import { printMass, printNumber, printVolume, g, ml } from "~/core/quantity";
+import { printMass, printNumber, printVolume, g, ml } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
 import type { KitReply } from "./kit-reply";
 

@@ -1,7 +1,7 @@
 import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
 import { createRoutesStub, useLoaderData } from "react-router";
 import { afterEach, expect, it } from "vitest";
-import type { Burner } from "~/core/reduction";
+import type { Burner } from "~/core/laws/reduction";
 import { type BurnerMoves, useBurnerMoves } from "./use-burner-moves";
 
 afterEach(cleanup);

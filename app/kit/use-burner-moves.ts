@@ -1,6 +1,6 @@
 import { startTransition, useRef, useState } from "react";
 import { useFetcher } from "react-router";
-import type { Burner } from "~/core/reduction";
+import type { Burner } from "~/core/laws/reduction";
 import type { KitReply } from "./kit-reply";
 
 export interface BurnerPlace {

@@ -1,5 +1,5 @@
-import { geometryOfVessel, profileMm, type Vessel } from "~/core/vessel";
-import { ml, mm } from "~/core/quantity";
+import { geometryOfVessel, profileMm, type Vessel } from "~/core/things/vessel";
+import { ml, mm } from "~/core/ground/quantity";
 
 const SLICES = 24;
 const METAL: Record<Vessel["metal"], string> = {

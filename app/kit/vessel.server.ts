@@ -1,8 +1,8 @@
-import type { Problem } from "~/core/result";
+import type { Problem } from "~/core/ground/result";
 import { data, redirect } from "react-router";
-import { bathFor } from "~/core/cooling";
-import { ml, printVolume } from "~/core/quantity";
-import { geometryOfVessel } from "~/core/vessel";
+import { bathFor } from "~/core/laws/cooling";
+import { ml, printVolume } from "~/core/ground/quantity";
+import { geometryOfVessel } from "~/core/things/vessel";
 import { database, findStoredVessel, saveVessel } from "~/data";
 import type { Route } from "./+types/vessel";
 import { snapshotOf } from "../kitchen/kitchen.server";

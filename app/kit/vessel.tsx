@@ -1,8 +1,8 @@
 import type { Refused } from "./vessel.server";
 import { useState } from "react";
 import { Form, Link } from "react-router";
-import { printNumber, printVolume } from "~/core/quantity";
-import { CLOSED, LININGS, METALS, type Vessel, geometryOfVessel, limitsOf } from "~/core/vessel";
+import { printNumber, printVolume } from "~/core/ground/quantity";
+import { CLOSED, LININGS, METALS, type Vessel, geometryOfVessel, limitsOf } from "~/core/things/vessel";
 import type { Route } from "./+types/vessel";
 import { Button } from "../ui/button";
 import { TextField } from "./text-field";

@@ -1,6 +1,6 @@
 import { Form } from "react-router";
 import type { FormulaMoved } from "~/core/formula";
-import { ml, printNumber, printVolume } from "~/core/quantity";
+import { ml, printNumber, printVolume } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
 
 export interface Brand {

@@ -8,10 +8,10 @@ import {
   type Ingredient,
   checkIngredient,
   ingredientSchema,
-} from "~/core/larder";
-import { readJson } from "~/core/json";
-import { idFor } from "~/core/names";
-import { type Problem } from "~/core/result";
+} from "~/core/things/larder";
+import { readJson } from "~/core/ground/json";
+import { idFor } from "~/core/ground/names";
+import { type Problem } from "~/core/ground/result";
 
 /** The larder in open formats: one row an ingredient as CSV, whole entries as JSON. Described in docs/formats.md. */
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { type Ingredient, REFERENCE_LARDER } from "~/core/larder";
+import { type Ingredient, REFERENCE_LARDER } from "~/core/things/larder";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { larderAsCsv, larderAsJson, previewImport } from "./exchange.server";
 

@@ -10,10 +10,10 @@ import {
   carriesFor,
   checkIngredient,
   ingredientSchema,
-} from "~/core/larder";
-import { checkName, idFor } from "~/core/names";
-import { readNumber } from "~/core/quantity";
-import { type Problem, type Result, ok, refuse } from "~/core/result";
+} from "~/core/things/larder";
+import { checkName, idFor } from "~/core/ground/names";
+import { readNumber } from "~/core/ground/quantity";
+import { type Problem, type Result, ok, refuse } from "~/core/ground/result";
 
 /** The edit form of an ingredient, as plain text fields. */
 

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import type { Ingredient } from "~/core/larder";
-import { valueOf } from "~/core/result";
+import type { Ingredient } from "~/core/things/larder";
+import { valueOf } from "~/core/ground/result";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { form, refusals } from "../testing";
-import { idFor } from "~/core/names";
+import { idFor } from "~/core/ground/names";
 import { readIngredientForm } from "./form.server";
 
 /** A quince vinegar, all that sums to 100. */

@@ -1,5 +1,5 @@
 import { Form, Link } from "react-router";
-import { printNumber } from "~/core/quantity";
+import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/import";
 import { Button } from "../ui/button";
 import { type ImportPreview } from "./exchange.server";

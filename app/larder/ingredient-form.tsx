@@ -8,9 +8,9 @@ import {
   SOLID_KINDS,
   type Source,
   natureOf,
-} from "~/core/larder";
-import { THICKENERS, type ThickenerId } from "~/core/thickening";
-import type { Problem } from "~/core/result";
+} from "~/core/things/larder";
+import { THICKENERS, type ThickenerId } from "~/core/laws/thickening";
+import type { Problem } from "~/core/ground/result";
 import { MARK_WORDS } from "./source-words";
 
 export type Values = Readonly<Record<string, readonly string[]>>;

@@ -1,8 +1,8 @@
 import { data, redirect } from "react-router";
 import { brandChange } from "~/core/formula";
-import { findIngredient } from "~/core/larder";
-import { printNumber } from "~/core/quantity";
-import type { Problem } from "~/core/result";
+import { findIngredient } from "~/core/things/larder";
+import { printNumber } from "~/core/ground/quantity";
+import type { Problem } from "~/core/ground/result";
 import {
   type PricePoint,
   database,

@@ -1,7 +1,7 @@
 import type { Refused } from "./ingredient.server";
 import { Form, Link, useNavigation } from "react-router";
-import { ALLERGENS, type Ingredient } from "~/core/larder";
-import { printMass, printNumber, g } from "~/core/quantity";
+import { ALLERGENS, type Ingredient } from "~/core/things/larder";
+import { printMass, printNumber, g } from "~/core/ground/quantity";
 import type { Route } from "./+types/ingredient";
 import { Button } from "../ui/button";
 import { BrandCompare } from "./brand-compare";

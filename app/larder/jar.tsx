@@ -1,5 +1,5 @@
-import type { Composition } from "~/core/larder";
-import { printNumber } from "~/core/quantity";
+import type { Composition } from "~/core/things/larder";
+import { printNumber } from "~/core/ground/quantity";
 import { labelHeights, stacked } from "./layers";
 
 const WIDTH = 300;

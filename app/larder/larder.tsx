@@ -1,8 +1,8 @@
 import Fuse from "fuse.js";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { ALLERGENS, type Ingredient } from "~/core/larder";
-import { printNumber } from "~/core/quantity";
+import { ALLERGENS, type Ingredient } from "~/core/things/larder";
+import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/larder";
 import { useKitchen } from "../kitchen/context";
 import { buttonClass } from "../ui/button";

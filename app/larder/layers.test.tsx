@@ -1,6 +1,6 @@
 import { render, screen } from "@testing-library/react";
 import { expect, test } from "vitest";
-import { NO_COMPOSITION, REFERENCE_LARDER } from "~/core/larder";
+import { NO_COMPOSITION, REFERENCE_LARDER } from "~/core/things/larder";
 import { Jar } from "./jar";
 import { labelHeights, layersOf, stacked } from "./layers";
 

@@ -1,4 +1,4 @@
-import type { Composition } from "~/core/larder";
+import type { Composition } from "~/core/things/larder";
 
 /** How an ingredient would settle in a jar: fat on top, then what swims, solids at the bottom. */
 export interface Layer {

@@ -1,6 +1,6 @@
 import { Form } from "react-router";
-import { printNumber } from "~/core/quantity";
-import type { Problem } from "~/core/result";
+import { printNumber } from "~/core/ground/quantity";
+import type { Problem } from "~/core/ground/result";
 import type { PricePoint } from "~/data";
 import { Button } from "../ui/button";
 import { sourceWords } from "./source-words";

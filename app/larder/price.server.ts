@@ -1,7 +1,7 @@
-import { LONGEST_WORDS, checkLength } from "~/core/names";
-import { checkPrice } from "~/core/larder";
-import { readNumber } from "~/core/quantity";
-import { type Result, ok, refuse } from "~/core/result";
+import { LONGEST_WORDS, checkLength } from "~/core/ground/names";
+import { checkPrice } from "~/core/things/larder";
+import { readNumber } from "~/core/ground/quantity";
+import { type Result, ok, refuse } from "~/core/ground/result";
 import type { PricePoint } from "~/data";
 
 /** A price from a day on. @errors each field that cannot be read */

@@ -1,4 +1,4 @@
-import type { Source } from "~/core/larder";
+import type { Source } from "~/core/things/larder";
 
 /** How a mark is said on screen; never dropped. */
 export const MARK_WORDS: Record<Source["mark"], string> = {

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
-import type { Burner } from "~/core/reduction";
-import { profileMm } from "~/core/vessel";
+import type { Burner } from "~/core/laws/reduction";
+import { profileMm } from "~/core/things/vessel";
 import { betweenTimes, minutesLeft, momentOf } from "../text/format";
 import { isDark, liquidColour } from "../ui/liquid";
 import type { PotNow } from "./pot-now";

@@ -1,6 +1,6 @@
 import { type BasisDelta, atSize, deltaOf, openKitchen, walk } from "~/core/formula";
 import type { FormulaDocument, KitchenData } from "~/core/formula";
-import { g } from "~/core/quantity";
+import { g } from "~/core/ground/quantity";
 import { type StepBand, type RunEvent, UNKNOWN_BAND, fold, stepBand } from "~/core/run";
 import { intervalsInPool } from "../workers/pool.server";
 import { type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";

@@ -1,4 +1,4 @@
-import type { FactValues } from "~/core/facts";
+import type { FactValues } from "~/core/ground/facts";
 import {
   type Kitchen,
   type KitchenData,
@@ -8,11 +8,11 @@ import {
   openKitchen,
   placeOf,
 } from "~/core/formula";
-import { liquorMass, volumeMlOf } from "~/core/pot";
+import { liquorMass, volumeMlOf } from "~/core/things/pot";
 import { waysToRead } from "~/core/kit";
-import { type Grams, g, ml } from "~/core/quantity";
+import { type Grams, g, ml } from "~/core/ground/quantity";
 import { type LiveForecast, type RunState, type StepBand, UNKNOWN_BAND, fold, forecastOf } from "~/core/run";
-import { type Vessel, bulkMl, geometryOfVessel } from "~/core/vessel";
+import { type Vessel, bulkMl, geometryOfVessel } from "~/core/things/vessel";
 
 import { type LiquidLook, lookOf } from "../ui/liquid";
 import type { LiveRun } from "./live-run.server";

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from "react";
 import { Link, useRevalidator } from "react-router";
 import { basisFrom } from "~/core/formula";
-import { printLength } from "~/core/quantity";
+import { printLength } from "~/core/ground/quantity";
 import type { Route } from "./+types/range";
 import { useKitchen } from "../kitchen/context";
 import { betweenTimes, clockTime, minutesLeft, momentOf } from "../text/format";

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { printDuration, printNumber, s } from "~/core/quantity";
+import { printDuration, printNumber, s } from "~/core/ground/quantity";
 import { type Compared, type RunState, batchRecord } from "~/core/run";
 import type { Person } from "~/data";
 import type { LiveRun } from "../range/live-run.server";

@@ -3,7 +3,7 @@ import { afterEach, expect, test } from "vitest";
 import { EVERY_FORMULA } from "~/core/families/testing";
 import { type FormulaDocument, openKitchen, walk } from "~/core/formula";
 import type { RunEvent } from "~/core/run";
-import { geometryOfVessel } from "~/core/vessel";
+import { geometryOfVessel } from "~/core/things/vessel";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { words } from "../bench/panels/testing";
 import { type PotNow, potNow } from "../range/pot-now";

@@ -1,9 +1,9 @@
 import { useId, useRef, useState } from "react";
 import { placeOf } from "~/core/formula";
-import { g, ml, mm, parseAmount, printMass, printNumber, printVolume } from "~/core/quantity";
-import { type Result, ok, refuse } from "~/core/result";
+import { g, ml, mm, parseAmount, printMass, printNumber, printVolume } from "~/core/ground/quantity";
+import { type Result, ok, refuse } from "~/core/ground/result";
 import { type RunPayload, checkPayload, pouredFrom } from "~/core/run";
-import { geometryOfVessel, netOfGross, volumeOfLevel } from "~/core/vessel";
+import { geometryOfVessel, netOfGross, volumeOfLevel } from "~/core/things/vessel";
 import type { PotNow } from "../range/pot-now";
 import { readMass, readTemperature, readWithin } from "../ui/read";
 

@@ -1,8 +1,8 @@
 import { Dialog } from "radix-ui";
 import { useState } from "react";
-import type { FactValues } from "~/core/facts";
-import { liquorMass } from "~/core/pot";
-import type { Ingredient } from "~/core/larder";
+import type { FactValues } from "~/core/ground/facts";
+import { liquorMass } from "~/core/things/pot";
+import type { Ingredient } from "~/core/things/larder";
 import type { RunState } from "~/core/run";
 import { RemedyCards } from "../ui/remedy-cards";
 

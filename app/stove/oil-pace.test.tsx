@@ -1,10 +1,10 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, test } from "vitest";
-import { oilSchedule } from "~/core/emulsion";
-import { NOMINAL_FACTS } from "~/core/facts";
+import { oilSchedule } from "~/core/laws/emulsion";
+import { NOMINAL_FACTS } from "~/core/ground/facts";
 import { openKitchen, walk } from "~/core/formula";
-import { liquorMass } from "~/core/pot";
-import { valueOf } from "~/core/result";
+import { liquorMass } from "~/core/things/pot";
+import { valueOf } from "~/core/ground/result";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { demo, words } from "../bench/panels/testing";
 import { OilPace } from "./oil-pace";

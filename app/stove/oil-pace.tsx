@@ -1,8 +1,8 @@
-import { type EmulsionTool, oilSchedule } from "~/core/emulsion";
-import type { FactValues } from "~/core/facts";
+import { type EmulsionTool, oilSchedule } from "~/core/laws/emulsion";
+import type { FactValues } from "~/core/ground/facts";
 import type { StateAfterStep } from "~/core/formula";
-import { type PotState, liquorMass } from "~/core/pot";
-import { g, printDuration, printMass, s } from "~/core/quantity";
+import { type PotState, liquorMass } from "~/core/things/pot";
+import { g, printDuration, printMass, s } from "~/core/ground/quantity";
 
 /** How many seconds of the beat before this dose went in. */
 function beginsAt(phaseG: number, fromG: number, gPerS: number): number {

@@ -1,7 +1,7 @@
-import { STATUS_WORDS } from "~/core/reduction";
+import { STATUS_WORDS } from "~/core/laws/reduction";
 import type { ReactNode } from "react";
-import { potMass } from "~/core/pot";
-import { g, printKilograms, printLength, printMass, printNumber } from "~/core/quantity";
+import { potMass } from "~/core/things/pot";
+import { g, printKilograms, printLength, printMass, printNumber } from "~/core/ground/quantity";
 import { stepToRead } from "~/core/run";
 import type { PotNow } from "../range/pot-now";
 import { bandText, betweenTimes, durationBandText, minutesLeft, momentOf, spread } from "../text/format";

@@ -1,4 +1,4 @@
-import { g, ml, mm, printLength, printMass, printNumber, printVolume } from "~/core/quantity";
+import { g, ml, mm, printLength, printMass, printNumber, printVolume } from "~/core/ground/quantity";
 import type { RunEvent } from "~/core/run";
 import type { Refused } from "../offline/queue";
 import type { LogKind } from "./log-panel";

@@ -1,8 +1,8 @@
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { afterEach, describe, expect, test, vi } from "vitest";
-import { NOMINAL_FACTS } from "~/core/facts";
+import { NOMINAL_FACTS } from "~/core/ground/facts";
 import { openKitchen } from "~/core/formula";
-import { potMass } from "~/core/pot";
+import { potMass } from "~/core/things/pot";
 import { stepToRead } from "~/core/run";
 import type { Person } from "~/data";
 import { STOCK_ID } from "~/demo/formulas";

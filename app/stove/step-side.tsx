@@ -1,5 +1,5 @@
 import { type StateAfterStep, cautionsAt, courseOf, kindOf } from "~/core/formula";
-import { printMass, printNumber } from "~/core/quantity";
+import { printMass, printNumber } from "~/core/ground/quantity";
 import { type Reading, type RunState, stepToRead } from "~/core/run";
 import type { Person } from "~/data";
 import type { PotNow } from "../range/pot-now";

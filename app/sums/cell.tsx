@@ -1,6 +1,6 @@
 import clsx from "clsx";
 import { useId } from "react";
-import type { Problem } from "~/core/result";
+import type { Problem } from "~/core/ground/result";
 import { type SumField, labelOf } from "~/core/sums";
 
 const INPUT = "w-full min-w-0 rounded-md border bg-enamel";

@@ -1,4 +1,4 @@
-import { printDuration, printNumber, s } from "~/core/quantity";
+import { printDuration, printNumber, s } from "~/core/ground/quantity";
 
 const BOX = { w: 460, h: 180, left: 42, right: 14, top: 12, bottom: 26 } as const;
 

@@ -1,8 +1,8 @@
 import { Dialog } from "radix-ui";
 import { useMemo, useState } from "react";
 import { toast } from "sonner";
-import { BURNER_LABELS } from "~/core/reduction";
-import type { Problem } from "~/core/result";
+import { BURNER_LABELS } from "~/core/laws/reduction";
+import type { Problem } from "~/core/ground/result";
 import { type SumField, type SumWorld, inOrder, readTexts, runSum, sumNamed } from "~/core/sums";
 import { Button } from "../ui/button";
 import { AnswerView } from "./answer";

@@ -1,4 +1,4 @@
-import { honestDecimals, printDuration, printNumber, s } from "~/core/quantity";
+import { honestDecimals, printDuration, printNumber, s } from "~/core/ground/quantity";
 
 /** Number and date formats of the interface. Sentences of refusals live in the core. */
 const LOCALE = "en-GB";

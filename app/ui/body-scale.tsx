@@ -1,6 +1,6 @@
 import { useId } from "react";
-import { BANDS, bandOf, endOf } from "~/core/texture";
-import { printNumber } from "~/core/quantity";
+import { BANDS, bandOf, endOf } from "~/core/laws/texture";
+import { printNumber } from "~/core/ground/quantity";
 import { type LiquidLook, liquidColour } from "./liquid";
 
 /** The poured edge of the scale: it stands higher the thicker the sauce is. */

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { NO_POOLS } from "~/core/pot";
+import { NO_POOLS } from "~/core/things/pot";
 import { type LiquidLook, isDark, liquidColour, lookOf } from "./liquid";
 
 const channels = (look: LiquidLook): readonly number[] =>

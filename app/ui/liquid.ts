@@ -1,4 +1,4 @@
-import { type Pools, dissolvedPct, massOfPools } from "~/core/pot";
+import { type Pools, dissolvedPct, massOfPools } from "~/core/things/pot";
 
 type Rgb = readonly [r: number, g: number, b: number];
 

@@ -1,5 +1,5 @@
-import { printNumber } from "~/core/quantity";
-import { type Balance, TASTES, type Taste } from "~/core/seasoning";
+import { printNumber } from "~/core/ground/quantity";
+import { type Balance, TASTES, type Taste } from "~/core/laws/seasoning";
 
 const WORDS: Readonly<Record<Taste, string>> = {
   salt: "salt",

@@ -1,4 +1,4 @@
-import type { Vessel } from "~/core/vessel";
+import type { Vessel } from "~/core/things/vessel";
 
 /** Pieces of bone and root, laid in rows; always the same for the same pot. */
 export function Solids({

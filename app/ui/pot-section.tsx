@@ -1,5 +1,5 @@
 import { useId } from "react";
-import { type Vessel, geometryOfVessel, profileMm } from "~/core/vessel";
+import { type Vessel, geometryOfVessel, profileMm } from "~/core/things/vessel";
 import { type LiquidLook, liquidColour } from "./liquid";
 import { Handles, Solids } from "./pot-parts";
 

@@ -1,6 +1,6 @@
 import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect, test } from "vitest";
-import type { Result } from "~/core/result";
+import type { Result } from "~/core/ground/result";
 import { readMass, readMinutes, readTemperature, readWithin } from "./read";
 
 const valueOf = <T>(result: Result<T>): T | null => (result.ok ? result.value : null);

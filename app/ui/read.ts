@@ -1,5 +1,5 @@
-import { parseAmount, parseTemperature, readNumber } from "~/core/quantity";
-import { type Result, checkNumber, ok, refuse } from "~/core/result";
+import { parseAmount, parseTemperature, readNumber } from "~/core/ground/quantity";
+import { type Result, checkNumber, ok, refuse } from "~/core/ground/result";
 
 /** A plain number within limits, with its unit typed or not. */
 export const readWithin =

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { FactValues } from "~/core/facts";
+import type { FactValues } from "~/core/ground/facts";
 import {
   COMPLAINTS,
   COMPLAINT_WORDS,
@@ -7,12 +7,12 @@ import {
   type FixTarget,
   afterOf,
   remediesFor,
-} from "~/core/fix";
+} from "~/core/laws/fix";
 import { broughtBy, emulsionOfPot, sauceOf } from "~/core/formula";
-import { ALLERGENS, type Ingredient } from "~/core/larder";
-import { g, printMass, printNumber } from "~/core/quantity";
-import type { PotState } from "~/core/pot";
-import { bandOf } from "~/core/texture";
+import { ALLERGENS, type Ingredient } from "~/core/things/larder";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
+import type { PotState } from "~/core/things/pot";
+import { bandOf } from "~/core/laws/texture";
 import { readWithin } from "./read";
 import { TypedField } from "./typed-field";
 

@@ -11,7 +11,7 @@ import {
 import { memo } from "react";
 import { Line } from "react-chartjs-2";
 import type { TracedPoint } from "~/core/formula";
-import { printNumber } from "~/core/quantity";
+import { printNumber } from "~/core/ground/quantity";
 import { elapsedClock } from "../text/format";
 
 ChartJs.register(CategoryScale, LineController, LineElement, LinearScale, PointElement, Filler, Tooltip);

@@ -2,7 +2,7 @@ import { cleanup, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { FormEvent } from "react";
 import { afterEach, describe, expect, test, vi } from "vitest";
-import { ok, refuse } from "~/core/result";
+import { ok, refuse } from "~/core/ground/result";
 import { readMass, readMinutes, readTemperature, readWithin } from "./read";
 import { InOneForm, TypedField } from "./typed-field";
 

@@ -11,7 +11,7 @@ import {
   useRef,
   useState,
 } from "react";
-import type { Result } from "~/core/result";
+import type { Result } from "~/core/ground/result";
 
 export interface TypedFieldProps<T> {
   label: string;

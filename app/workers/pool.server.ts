@@ -9,7 +9,7 @@ import {
   formulaIn,
   linesOf,
 } from "~/core/formula";
-import { type Result, refuse } from "~/core/result";
+import { type Result, refuse } from "~/core/ground/result";
 import type { Answer, SumWorld } from "~/core/sums";
 import { Lately } from "../lately.server";
 import { database, findForecast, keepForecast } from "~/data";

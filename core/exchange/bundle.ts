@@ -8,10 +8,10 @@ import {
   readFormula,
   sameValue,
 } from "../formula";
-import { type Ingredient, checkIngredient, ingredientSchema } from "../larder";
-import { readJson } from "../json";
-import { checkId } from "../names";
-import { type Problem, type Result, ok, refuse } from "../result";
+import { type Ingredient, checkIngredient, ingredientSchema } from "../things/larder";
+import { readJson } from "../ground/json";
+import { checkId } from "../ground/names";
+import { type Problem, type Result, ok, refuse } from "../ground/result";
 import { formulaIn } from "../formula";
 
 /** Formulas with everything they are made of: what one kitchen gives to another. */

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { DEMO_FORMULAS } from "../../demo/formulas";
 import { blankFormula, formulaIn, openKitchen, readFormula, walk } from "../formula";
-import { valueOf } from "../result";
+import { valueOf } from "../ground/result";
 import {
   arrivalsOf,
   bundleOf,

@@ -1,4 +1,4 @@
-import type { FactValues } from "../facts";
+import type { FactValues } from "../ground/facts";
 import {
   type FormulaDocument,
   type Walk,
@@ -9,8 +9,8 @@ import {
   namesIn,
   relationInWords,
 } from "../formula";
-import { ALLERGENS } from "../larder";
-import { g, printDuration, printKilograms, printMass, printNumber, printVolume, s } from "../quantity";
+import { ALLERGENS } from "../things/larder";
+import { g, printDuration, printKilograms, printMass, printNumber, printVolume, s } from "../ground/quantity";
 
 /** The formula as a text anybody can read, print or keep: Markdown (CommonMark with tables). */
 export function formulaAsMarkdown(document: FormulaDocument, walked: Walk, facts: FactValues): string {

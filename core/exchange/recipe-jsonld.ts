@@ -1,5 +1,5 @@
 import { type FormulaDocument, type Walk, costOf, kindOf } from "../formula";
-import { printKilograms, printMass, s } from "../quantity";
+import { printKilograms, printMass, s } from "../ground/quantity";
 
 /** Seconds as an ISO 8601 duration: "PT4H30M". */
 export function isoDuration(seconds: number): string {

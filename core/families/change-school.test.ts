@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { type FormulaDocument, STEP_KINDS, linesOf, openKitchen, updateStep, walk } from "../formula";
-import { valueOf } from "../result";
+import { valueOf } from "../ground/result";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { FAMILIES, changeSchool, formulaOf } from ".";
 import { multiply } from "../formula/scaling/multiply";

@@ -1,5 +1,5 @@
 import { type Conflict, type FormulaDocument, mergeDocuments } from "../formula";
-import { type Result, ok } from "../result";
+import { type Result, ok } from "../ground/result";
 import { type Family, type TemplateKitchen, formulaOf } from "./family";
 
 export interface ChangedSchool {

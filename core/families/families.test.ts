@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { openKitchen, readFormula, walk } from "../formula";
-import { valueOf } from "../result";
+import { valueOf } from "../ground/result";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { FAMILIES, formulaOf } from ".";
 

@@ -1,4 +1,4 @@
-export { type Brought, broughtBy } from "./brought";
+export { type Brought, broughtBy } from "./costing/brought";
 export {
   type AmountRelation,
   type ByProduct,
@@ -8,7 +8,7 @@ export {
   type Reachable,
   REACHABLE,
   relationInWords,
-} from "./amount";
+} from "./steps/amount";
 export {
   type FormulaDocument,
   type FormulaTarget,
@@ -18,11 +18,11 @@ export {
   formulaSchema,
   linesOf,
   readFormula,
-} from "./document";
-export { blankFormula } from "./blank";
-export { INTENSITY, SERVED_AS, type ServedAs } from "./served-as";
-export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./figures";
-export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./cost";
+} from "./document/document";
+export { blankFormula } from "./document/blank";
+export { INTENSITY, SERVED_AS, type ServedAs } from "./document/served-as";
+export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./walk/figures";
+export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./costing/cost";
 export {
   type PotBody,
   bodyAcross,
@@ -31,24 +31,31 @@ export {
   emulsionOfPot,
   sauceOf,
   servedAtC,
-} from "./body";
-export { type BodyReading, bodyReadingSchema, learnBody } from "./learned-body";
-export { WalkCache } from "./walk-cache";
-export { pendingSalty, saltTargetPct } from "./salt-lock";
-export { type DeglazeChoice, type DeglazeChoices, deglazeChoices } from "./deglaze-choices";
-export { cautionsAt } from "./cautions";
-export { type EggState, EGG_COOKED_C, EGG_LABEL, eggIn, eggOf, keepsDays, takeEgg } from "./egg";
-export { labelOf, misnamed } from "./label";
-export { shareLeft } from "./strength";
-export { productKind, productMass, productOf, productVolume } from "./product";
-export { ATTENTION, type Attention, HANDS_ON } from "./step-kind";
-export { type BasisDelta, basisFrom, basisOf, changedSince, deltaOf } from "./basis";
-export { type Kitchen, type KitchenData, formulaIn, madeIn, nameOfFormula, openKitchen } from "./kitchen";
-export { type Computed, type ResolvedLine, type StepKind, type Tick, fieldsOf } from "./step-kind";
-export type { StepField } from "./step-field";
+} from "./walk/body";
+export { type BodyReading, bodyReadingSchema, learnBody } from "./walk/learned-body";
+export { WalkCache } from "./walk/walk-cache";
+export { pendingSalty, saltTargetPct } from "./walk/salt-lock";
+export { type DeglazeChoice, type DeglazeChoices, deglazeChoices } from "./aiming/deglaze-choices";
+export { cautionsAt } from "./walk/cautions";
+export { type EggState, EGG_COOKED_C, EGG_LABEL, eggIn, eggOf, keepsDays, takeEgg } from "./walk/egg";
+export { labelOf, misnamed } from "./walk/label";
+export { shareLeft } from "./walk/strength";
+export { productKind, productMass, productOf, productVolume } from "./walk/product";
+export { ATTENTION, type Attention, HANDS_ON } from "./steps/kind";
+export { type BasisDelta, basisFrom, basisOf, changedSince, deltaOf } from "./compare/basis";
+export {
+  type Kitchen,
+  type KitchenData,
+  formulaIn,
+  madeIn,
+  nameOfFormula,
+  openKitchen,
+} from "./walk/kitchen";
+export { type Computed, type ResolvedLine, type StepKind, type Tick, fieldsOf } from "./steps/kind";
+export type { StepField } from "./steps/field";
 export { STEP_KINDS, type Step, type StepKindName, kindOf, placeOf } from "./steps";
-export type { StateAfterStep, Walk } from "./walked";
-export { type Walking, applyStep, beginWalk, walk } from "./walk";
+export type { StateAfterStep, Walk } from "./walk/walked";
+export { type Walking, applyStep, beginWalk, walk } from "./walk/walk";
 export {
   type BonesNeeded,
   baseForYield,
@@ -56,16 +63,16 @@ export {
   factorByIngredient,
   massForCovers,
 } from "./scaling/yield";
-export { type StepIntervals, factsRead, intervalsAlong } from "./intervals";
-export type { Askable, ExplainedInput, Explanation } from "./explanation";
-export { explain } from "./explain";
-export { namesIn } from "./names";
-export { type Course, courseOf, interpolate } from "./course";
-export { type ReadRelation, parseRelation, relationAsTyped } from "./parse-relation";
-export { type TracedPoint, traceOf } from "./trace";
+export { type StepIntervals, factsRead, intervalsAlong } from "./explain/intervals";
+export type { Askable, ExplainedInput, Explanation } from "./explain/explanation";
+export { explain } from "./explain/explain";
+export { namesIn } from "./walk/names";
+export { type Course, courseOf, interpolate } from "./walk/course";
+export { type ReadRelation, parseRelation, relationAsTyped } from "./document/parse-relation";
+export { type TracedPoint, traceOf } from "./explain/trace";
 export { displacedIn, heapsOf } from "./steps/shared";
 export { THICKEN_FORMS } from "./steps/thicken";
-export { type ReadLine, parseLine } from "./parse-line";
+export { type ReadLine, parseLine } from "./document/parse-line";
 export {
   addLine,
   insertStep,
@@ -75,10 +82,10 @@ export {
   updateGroupShare,
   updateLine,
   updateStep,
-} from "./edit";
-export { type LineAmount, reachOf } from "./line-amounts";
-export { type FormulaMoved, type Moved, brandChange, formulasUsing } from "./brand-change";
-export { type WorkedOut, takeSum } from "./take-sum";
+} from "./document/edit";
+export { type LineAmount, reachOf } from "./walk/line-amounts";
+export { type FormulaMoved, type Moved, brandChange, formulasUsing } from "./compare/brand-change";
+export { type WorkedOut, takeSum } from "./document/take-sum";
 export { atSize } from "./scaling/at-size";
 export { withLineMass } from "./scaling/multiply";
 export { type ScaleClass, firstDoseShare, scaleClassOf } from "./scaling/doses";
@@ -95,10 +102,10 @@ export { scaleFormula } from "./scaling/scale-formula";
 export { type Conflict, type Merged, type Picks, mergeDocuments, sameValue } from "./compare/merge";
 export { type Change, diffFormulas } from "./compare/diff";
 export { type OutcomeRow, compareOutcomes } from "./compare/outcome";
-export { type SaltEntry, saltLedger, saltOfParts } from "./ledger";
-export { type PrepList, prepList } from "./prep-list";
-export { vesselPath } from "./vessel-path";
-export { swapMain } from "./swap-main";
-export { type Achieved, type Backwards, workBackwards } from "./backwards";
-export { type Binding, bindingsFor, withBinding } from "./bindings";
-export { balanceAlong } from "./balance";
+export { type SaltEntry, saltLedger, saltOfParts } from "./explain/salt-ledger";
+export { type PrepList, prepList } from "./costing/prep-list";
+export { vesselPath } from "./walk/vessel-path";
+export { swapMain } from "./document/swap-main";
+export { type Achieved, type Backwards, workBackwards } from "./aiming/backwards";
+export { type Binding, bindingsFor, withBinding } from "./aiming/bindings";
+export { balanceAlong } from "./explain/balance";

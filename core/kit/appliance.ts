@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { COOLING_METHODS } from "../cooling";
+import { COOLING_METHODS } from "../laws/cooling";
 
 const common = { id: z.string().regex(/^[a-z0-9-]+$/), name: z.string().trim().min(1).max(80) };
 

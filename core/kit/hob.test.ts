@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { DEMO_BURNERS } from "../../demo/vessels";
-import { valueOf } from "../result";
+import { valueOf } from "../ground/result";
 import { placeBurner, roomOn } from ".";
 
 test("a burner moves in whole centimetres", () =>

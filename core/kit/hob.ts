@@ -1,5 +1,5 @@
-import { type Burner, FLAT_TOPS } from "../reduction";
-import { type Result, ok, refuse } from "../result";
+import { type Burner, FLAT_TOPS } from "../laws/reduction";
+import { type Result, ok, refuse } from "../ground/result";
 
 /** Burners keep to whole centimetres: nobody places one finer. */
 export const HOB_STEP_MM = 10;

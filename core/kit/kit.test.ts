@@ -1,8 +1,8 @@
 import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect, test } from "vitest";
-import { g, ml } from "../quantity";
-import { valueOf } from "../result";
-import { geometryOf } from "../vessel";
+import { g, ml } from "../ground/quantity";
+import { valueOf } from "../ground/result";
+import { geometryOf } from "../things/vessel";
 import {
   type Appliance,
   applianceSchema,

@@ -1,6 +1,6 @@
-import { type Celsius, type Grams, type Millilitres, degC, g, ml, printNumber } from "../quantity";
-import { type Result, type Warning, checkNumber, ok, refuse } from "../result";
-import type { VesselShape } from "../vessel";
+import { type Celsius, type Grams, type Millilitres, degC, g, ml, printNumber } from "../ground/quantity";
+import { type Result, type Warning, checkNumber, ok, refuse } from "../ground/result";
+import type { VesselShape } from "../things/vessel";
 import type { Appliance, Probe, Scale } from "./appliance";
 
 /** The scale that takes a load: the finest of those strong enough; `null`: none is. */

@@ -1,6 +1,6 @@
-import { type Grams, type Millilitres, g, ml } from "../quantity";
-import { type Result, checkNumber, ok, refuse } from "../result";
-import { volumeAt20 } from "../pot";
+import { type Grams, type Millilitres, g, ml } from "../ground/quantity";
+import { type Result, checkNumber, ok, refuse } from "../ground/result";
+import { volumeAt20 } from "../things/pot";
 import { kindOf, productMass, productVolume } from "../formula";
 import type { RunState } from "./fold";
 

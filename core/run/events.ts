@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { type Result, ok, refuse } from "../result";
+import { type Result, ok, refuse } from "../ground/result";
 
 const id = z.string().min(1).max(40);
 const stepId = id;

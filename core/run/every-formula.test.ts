@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "../families/testing";
 import { type FormulaDocument, kindOf, openKitchen, walk } from "../formula";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
-import { POOLS, accountedFor, potMass } from "../pot";
+import { POOLS, accountedFor, potMass } from "../things/pot";
 import { type RunEvent, type RunPayload, UNKNOWN_BAND, batchRecord, fold, forecastOf } from ".";
 
 const kitchen = openKitchen(DEMO_KITCHEN);

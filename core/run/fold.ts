@@ -11,10 +11,10 @@ import {
   kindOf,
   walk,
 } from "../formula";
-import { EMPTY_POT, type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../pot";
-import { type Grams, type Millilitres, degC, g, ml, mm, printMass } from "../quantity";
-import { InvariantError, ok } from "../result";
-import { type Vessel, geometryOfVessel } from "../vessel";
+import { EMPTY_POT, type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../things/pot";
+import { type Grams, type Millilitres, degC, g, ml, mm, printMass } from "../ground/quantity";
+import { InvariantError, ok } from "../ground/result";
+import { type Vessel, geometryOfVessel } from "../things/vessel";
 
 import { type RunEvent, inOrder, timeOf } from "./events";
 

@@ -1,6 +1,6 @@
 import { courseOf, interpolate, kindOf } from "../formula";
-import { type Grams, g } from "../quantity";
-import { STATUS_WORDS, type TrackerStatus, arrival, massNow, predict, statusOf } from "../reduction";
+import { type Grams, g } from "../ground/quantity";
+import { STATUS_WORDS, type TrackerStatus, arrival, massNow, predict, statusOf } from "../laws/reduction";
 import type { StepBand } from "./band";
 import type { Reading, RunState, StepProgress } from "./fold";
 import { SCALE_ERROR, readingSd, trackStep } from "./track";

@@ -3,10 +3,10 @@ import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect, test } from "vitest";
 import { DEMO_FORMULAS, GLACE_ID, STOCK_ID } from "../../demo/formulas";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
-import { POOLS, accountedFor, potMass } from "../pot";
+import { POOLS, accountedFor, potMass } from "../things/pot";
 import { type Step, intervalsAlong, openKitchen, updateStep, walk } from "../formula";
-import { g, ml } from "../quantity";
-import { InvariantError, valueOf } from "../result";
+import { g, ml } from "../ground/quantity";
+import { InvariantError, valueOf } from "../ground/result";
 import {
   type RunEvent,
   type RunPayload,

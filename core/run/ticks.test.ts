@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { type FormulaDocument, type Step, STEP_KINDS, blankFormula } from "../formula";
-import { fixed, kitchen, line } from "../formula/testing";
+import { fixed, kitchen, line } from "../formula/walk/testing";
 import { type RunEvent, type RunPayload, fold, openTicks } from ".";
 
 const step = (kind: Step["kind"], id: string, lines: Step["lines"] = [], fields: object = {}): Step =>

@@ -1,7 +1,7 @@
 import { type Course, interpolate } from "../formula";
-import { type Tracker, profileOf, read, startTracker } from "../reduction";
-import { geometryOfVessel } from "../vessel";
-import { mm } from "../quantity";
+import { type Tracker, profileOf, read, startTracker } from "../laws/reduction";
+import { geometryOfVessel } from "../things/vessel";
+import { mm } from "../ground/quantity";
 import type { Reading, StepProgress } from "./fold";
 
 /** Standard deviation of a kitchen scale under a pot, share of the reading. */

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { boilDown, flameWarnings, keptInWords, labelEthanol, retainedShare } from "../alcohol";
-import type { FactValues } from "../facts";
-import { type Pools, abvOf, ethanolShareOfAbv, massOfPools, volumeAt20 } from "../pot";
-import { type Result, ok, refuse } from "../result";
+import { boilDown, flameWarnings, keptInWords, labelEthanol, retainedShare } from "../laws/alcohol";
+import type { FactValues } from "../ground/facts";
+import { type Pools, abvOf, ethanolShareOfAbv, massOfPools, volumeAt20 } from "../things/pot";
+import { type Result, ok, refuse } from "../ground/result";
 import { clipped, estimated } from "./estimates";
 import { aroundFields, estimateField, liquidFields, mass, minutes, targetField, volume } from "./fields";
 import { type KnownLiquid, aroundOf, liquidOf, massOfLiquid, poolsOfLiquid } from "./inputs";

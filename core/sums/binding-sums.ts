@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { ok, refuse } from "../result";
-import { mountButter, temperLiaison, yolkWindow } from "../texture";
-import { THICKENERS, THICKENER_IDS, swapThickener } from "../thickening";
+import { ok, refuse } from "../ground/result";
+import { mountButter, temperLiaison, yolkWindow } from "../laws/texture";
+import { THICKENERS, THICKENER_IDS, swapThickener } from "../laws/thickening";
 import { celsius, count, mass, massAbove0, percent } from "./fields";
 import { defineSum, missing } from "./sum";
 import { THICKENER_WORDS } from "./choice-words";

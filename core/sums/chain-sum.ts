@@ -1,10 +1,10 @@
 import { z } from "zod";
-import { flameWarnings } from "../alcohol";
-import type { FactValues } from "../facts";
-import { abvOf, massOfPools, volumeAt20, volumeMlOf } from "../pot";
-import { degC, ml } from "../quantity";
-import { runChain } from "../reduction";
-import { InvariantError, type Warning, ok, refuse } from "../result";
+import { flameWarnings } from "../laws/alcohol";
+import type { FactValues } from "../ground/facts";
+import { abvOf, massOfPools, volumeAt20, volumeMlOf } from "../things/pot";
+import { degC, ml } from "../ground/quantity";
+import { runChain } from "../laws/reduction";
+import { InvariantError, type Warning, ok, refuse } from "../ground/result";
 import { estimated } from "./estimates";
 import {
   aroundFields,

@@ -1,7 +1,7 @@
-import { PROFILES, PROFILE_IDS } from "../cooling";
-import { PRESETS, PRESET_IDS } from "../lethality";
-import { KITCHEN_TESTS, TEST_IDS } from "../texture";
-import { type BINDING_FORMS, THICKENERS, THICKENER_IDS } from "../thickening";
+import { PROFILES, PROFILE_IDS } from "../laws/cooling";
+import { PRESETS, PRESET_IDS } from "../laws/lethality";
+import { KITCHEN_TESTS, TEST_IDS } from "../laws/texture";
+import { type BINDING_FORMS, THICKENERS, THICKENER_IDS } from "../laws/thickening";
 
 /** What a cook calls the choices whose ids are no words. */
 

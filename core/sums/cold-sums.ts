@@ -13,11 +13,11 @@ import {
   projectCooling,
   sinksOf,
   worstVerdict,
-} from "../cooling";
-import type { FactValues } from "../facts";
-import { waterDensityKgM3 } from "../pot";
-import { degC, ml } from "../quantity";
-import { type Warning, ok } from "../result";
+} from "../laws/cooling";
+import type { FactValues } from "../ground/facts";
+import { waterDensityKgM3 } from "../things/pot";
+import { degC, ml } from "../ground/quantity";
+import { type Warning, ok } from "../ground/result";
 import { estimated } from "./estimates";
 import { celsius, estimateField, mass, massAbove0, readingField, vesselField } from "./fields";
 import { vesselOf } from "./inputs";

@@ -6,8 +6,8 @@ import {
   type PhaseId,
   type PhasePart,
   withPart,
-} from "../emulsion";
-import { type Problem, type Result, ok, refuse } from "../result";
+} from "../laws/emulsion";
+import { type Problem, type Result, ok, refuse } from "../ground/result";
 import { celsius, mass, massAbove0 } from "./fields";
 import { ingredientNamed } from "./inputs";
 import type { SumWorld } from "./sum";

@@ -17,10 +17,10 @@ import {
   oilStages,
   rawEggCaution,
   rescueBroken,
-} from "../emulsion";
-import { fromSd } from "../estimate";
-import { type Warning, ok, refuse } from "../result";
-import { bandOf } from "../texture";
+} from "../laws/emulsion";
+import { fromSd } from "../ground/estimate";
+import { type Warning, ok, refuse } from "../ground/result";
+import { bandOf } from "../laws/texture";
 import { estimateField, mass, percent } from "./fields";
 import { emulsionFields, emulsionFrom, partsField } from "./emulsion-input";
 import { defineSum, missing } from "./sum";

@@ -1,6 +1,13 @@
-import { BASIS_OF_MARK, type Basis, type Estimate, type Swing, swingIntervals, weakest } from "../estimate";
-import { FACTS, type FactId, type FactValues } from "../facts";
-import { type Result, ok } from "../result";
+import {
+  BASIS_OF_MARK,
+  type Basis,
+  type Estimate,
+  type Swing,
+  swingIntervals,
+  weakest,
+} from "../ground/estimate";
+import { FACTS, type FactId, type FactValues } from "../ground/facts";
+import { type Result, ok } from "../ground/result";
 
 /** A swing of the input itself: a weight, a reading; by its own 90 % limits. */
 export interface OwnSwing extends Swing {

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { BASES } from "../estimate";
-import type { compositionSchema } from "../larder";
-import { BURNER_KINDS, LIDS, SURFACES, SURFACE_WORDS } from "../reduction";
-import { shapeSchema } from "../vessel";
+import { BASES } from "../ground/estimate";
+import type { compositionSchema } from "../things/larder";
+import { BURNER_KINDS, LIDS, SURFACES, SURFACE_WORDS } from "../laws/reduction";
+import { shapeSchema } from "../things/vessel";
 
 /** The fields of the sums. What each is called, its unit and how it is typed stand beside it. */
 

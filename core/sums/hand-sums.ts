@@ -1,8 +1,16 @@
 import { z } from "zod";
-import { SIEVES, afterSieve, coldCubes, drainedYet, hardestOf, loosenedSolids, sieveOrNot } from "../puree";
-import { ok, refuse } from "../result";
-import { finishOrder } from "../seasoning";
-import { bandOf, creamMatches } from "../texture";
+import {
+  SIEVES,
+  afterSieve,
+  coldCubes,
+  drainedYet,
+  hardestOf,
+  loosenedSolids,
+  sieveOrNot,
+} from "../laws/puree";
+import { ok, refuse } from "../ground/result";
+import { finishOrder } from "../laws/seasoning";
+import { bandOf, creamMatches } from "../laws/texture";
 import { massAbove0, minutes, percent } from "./fields";
 import { defineSum, missing } from "./sum";
 import { grams, num, pct } from "./words";

@@ -5,12 +5,12 @@ import {
   SURFACE_GUESS_K,
   carryOver as carryOverOf,
   surfaceFromOven,
-} from "../heat";
-import { PRESETS, PRESET_IDS, lethality as lethalityOf } from "../lethality";
-import { boilingPointC, massOfPools, onePool, specificHeat } from "../pot";
-import { degC, ml, mm } from "../quantity";
-import { simulateToGoal } from "../reduction";
-import { type Problem, type Warning, ok, refuse } from "../result";
+} from "../laws/heat";
+import { PRESETS, PRESET_IDS, lethality as lethalityOf } from "../laws/lethality";
+import { boilingPointC, massOfPools, onePool, specificHeat } from "../things/pot";
+import { degC, ml, mm } from "../ground/quantity";
+import { simulateToGoal } from "../laws/reduction";
+import { type Problem, type Warning, ok, refuse } from "../ground/result";
 import { type OwnSwing, clipped, estimated } from "./estimates";
 import {
   aroundFields,
@@ -26,7 +26,7 @@ import { aroundOf, driveOf, vesselOf } from "./inputs";
 import { defineSum, missing } from "./sum";
 import { around, num, time } from "./words";
 import { PRESET_WORDS } from "./choice-words";
-import { withFact } from "../facts";
+import { withFact } from "../ground/facts";
 
 /** Bringing to heat, resting, and what heat did to what must not live. */
 

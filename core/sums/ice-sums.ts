@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { iceForBath, iceForBlanching, iceIntoPot } from "../cooling";
-import { g } from "../quantity";
-import { type Result, ok } from "../result";
+import { iceForBath, iceForBlanching, iceIntoPot } from "../laws/cooling";
+import { g } from "../ground/quantity";
+import { type Result, ok } from "../ground/result";
 import { celsius, liquidFields, mass, massAbove0, share, volume } from "./fields";
 import { liquidOf, massOfLiquid } from "./inputs";
 import { type SumWorld, defineSum } from "./sum";

@@ -1,11 +1,11 @@
-import type { FactValues } from "../facts";
+import type { FactValues } from "../ground/facts";
 import {
   type Composition,
   type Ingredient,
   NO_COMPOSITION,
   findIngredient,
   normaliseComposition,
-} from "../larder";
+} from "../things/larder";
 import {
   type Pools,
   type Surroundings,
@@ -14,11 +14,11 @@ import {
   poolsOf,
   pressureAtAltitude,
   volumeMlOf,
-} from "../pot";
-import { degC, g, ml, pascals, watts } from "../quantity";
-import { type Drive, heatIntoPan } from "../reduction";
-import { type Problem, type Result, type Warning, ok, refuse } from "../result";
-import { type Geometry, checkShape, geometryOf, vesselHeatCapacity } from "../vessel";
+} from "../things/pot";
+import { degC, g, ml, pascals, watts } from "../ground/quantity";
+import { type Drive, heatIntoPan } from "../laws/reduction";
+import { type Problem, type Result, type Warning, ok, refuse } from "../ground/result";
+import { type Geometry, checkShape, geometryOf, vesselHeatCapacity } from "../things/vessel";
 import type { HeatField, VesselField } from "./fields";
 import { type SumWorld, missing } from "./sum";
 

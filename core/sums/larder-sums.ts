@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { REFERENCE_BY_ID, asPurchased, netOf, readMeasure } from "../larder";
-import { g, parseTemperature } from "../quantity";
-import { type Problem, ok, refuse } from "../result";
+import { REFERENCE_BY_ID, asPurchased, netOf, readMeasure } from "../things/larder";
+import { g, parseTemperature } from "../ground/quantity";
+import { type Problem, ok, refuse } from "../ground/result";
 import { COVERS, count, massAbove0, percent, volume } from "./fields";
 import { ingredientNamed } from "./inputs";
 import { defineSum, missing } from "./sum";

@@ -7,9 +7,9 @@ import {
   saturationTemperature,
   volumeAt,
   waterActivity,
-} from "../pot";
-import { degC, pascals } from "../quantity";
-import { type Warning, ok } from "../result";
+} from "../things/pot";
+import { degC, pascals } from "../ground/quantity";
+import { type Warning, ok } from "../ground/result";
 import { estimated } from "./estimates";
 import { celsius, liquidFields } from "./fields";
 import { aroundOf, liquidOf, poolsOfLiquid } from "./inputs";

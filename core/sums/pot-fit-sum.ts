@@ -1,9 +1,16 @@
 import { z } from "zod";
-import type { FactValues } from "../facts";
-import { g, ml, mm } from "../quantity";
-import { type Problem, ok, refuse } from "../result";
-import { type Foaming, type Geometry, type Heap, coverWith, displacedMl, neededHeadspace } from "../vessel";
-import type { SolidKind } from "../larder";
+import type { FactValues } from "../ground/facts";
+import { g, ml, mm } from "../ground/quantity";
+import { type Problem, ok, refuse } from "../ground/result";
+import {
+  type Foaming,
+  type Geometry,
+  type Heap,
+  coverWith,
+  displacedMl,
+  neededHeadspace,
+} from "../things/vessel";
+import type { SolidKind } from "../things/larder";
 import { estimated } from "./estimates";
 import { estimateField, length, massAbove0, vesselField, volume } from "./fields";
 import { vesselOf } from "./inputs";

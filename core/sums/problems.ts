@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import type { Problem } from "../result";
+import type { Problem } from "../ground/result";
 import { choicesAt, named } from "./field";
 
 /** What a schema found wrong, in a cook’s words. */

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { BLEND_VESSELS, blenderLoads as loadsOf, dryTo as stopAt } from "../puree";
-import { type Problem, checkNumber, ok, refuse } from "../result";
+import { BLEND_VESSELS, blenderLoads as loadsOf, dryTo as stopAt } from "../laws/puree";
+import { type Problem, checkNumber, ok, refuse } from "../ground/result";
 import { celsius, mass, massAbove0, percent, volume } from "./fields";
 import { defineSum, missing } from "./sum";
 import { grams, num, pct, time, volumeOf } from "./words";

@@ -1,12 +1,12 @@
-import { withFact } from "../facts";
+import { withFact } from "../ground/facts";
 import { z } from "zod";
-import { flameWarnings } from "../alcohol";
-import type { FactValues } from "../facts";
-import { type Pools, abvOf, massOfPools, volumeAt20, volumeMlOf } from "../pot";
-import { degC, ml } from "../quantity";
-import { type Simulation, type TracePoint, simulateToGoal } from "../reduction";
-import { type Result, ok, refuse } from "../result";
-import type { Geometry } from "../vessel";
+import { flameWarnings } from "../laws/alcohol";
+import type { FactValues } from "../ground/facts";
+import { type Pools, abvOf, massOfPools, volumeAt20, volumeMlOf } from "../things/pot";
+import { degC, ml } from "../ground/quantity";
+import { type Simulation, type TracePoint, simulateToGoal } from "../laws/reduction";
+import { type Result, ok, refuse } from "../ground/result";
+import type { Geometry } from "../things/vessel";
 import { estimated } from "./estimates";
 import {
   aroundFields,

@@ -1,9 +1,9 @@
 import { z } from "zod";
-import { NOMINAL_FACTS } from "../facts";
-import { REFERENCE_LARDER } from "../larder";
-import { pressureAtAltitude } from "../pot";
-import { degC } from "../quantity";
-import { InvariantError, type Problem, type Result, ok, refuse, valueOf } from "../result";
+import { NOMINAL_FACTS } from "../ground/facts";
+import { REFERENCE_LARDER } from "../things/larder";
+import { pressureAtAltitude } from "../things/pot";
+import { degC } from "../ground/quantity";
+import { InvariantError, type Problem, type Result, ok, refuse, valueOf } from "../ground/result";
 import { alcoholLeft } from "./alcohol-sum";
 import { reduceChain } from "./chain-sum";
 import { liaison, mount, swapThickenerSum } from "./binding-sums";

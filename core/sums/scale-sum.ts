@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { type KitchenData, blankFormula, openKitchen, readFormula, scaleFormula } from "../formula";
-import { USUAL_HOUSE } from "../house";
-import { type Burner } from "../reduction";
-import { type Vessel, vesselSchema } from "../vessel";
-import { ok, refuse } from "../result";
+import { USUAL_HOUSE } from "../things/house";
+import { type Burner } from "../laws/reduction";
+import { type Vessel, vesselSchema } from "../things/vessel";
+import { ok, refuse } from "../ground/result";
 import { type SumWorld, defineSum } from "./sum";
 import { grams, num } from "./words";
 

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { type Problem, ok, refuse } from "../result";
+import { type Problem, ok, refuse } from "../ground/result";
 import { COVERS, count, hours, mass, massAbove0, percent, volume } from "./fields";
 import { defineSum, missing } from "./sum";
 import { grams, num, pct, volumeOf } from "./words";

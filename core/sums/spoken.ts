@@ -1,7 +1,7 @@
-import { ingredientCalled, plainName } from "../larder";
-import { parseAmount, readNumber } from "../quantity";
-import { parseReductionTarget } from "../reduction";
-import { type Result, ok } from "../result";
+import { ingredientCalled, plainName } from "../things/larder";
+import { parseAmount, readNumber } from "../ground/quantity";
+import { parseReductionTarget } from "../laws/reduction";
+import { type Result, ok } from "../ground/result";
 import { type SumField, fieldsOf } from "./field";
 import { SUMS } from "./registry";
 import type { AnySum, SumWorld } from "./sum";

@@ -1,9 +1,9 @@
 import { z } from "zod";
-import type { Estimate } from "../estimate";
-import type { FactValues } from "../facts";
-import { waterDensityKgM3 } from "../pot";
-import { degC, g, ml, mm, s } from "../quantity";
-import { type Result, ok, refuse } from "../result";
+import type { Estimate } from "../ground/estimate";
+import type { FactValues } from "../ground/facts";
+import { waterDensityKgM3 } from "../things/pot";
+import { degC, g, ml, mm, s } from "../ground/quantity";
+import { type Result, ok, refuse } from "../ground/result";
 import {
   BONE_CLASSES,
   KIND_OF,
@@ -16,9 +16,9 @@ import {
   simmerWarnings,
   stockYield as yieldOf,
   yieldingOf,
-} from "../stock";
-import { coverWith } from "../vessel";
-import { BASES } from "../estimate";
+} from "../laws/stock";
+import { coverWith } from "../things/vessel";
+import { BASES } from "../ground/estimate";
 import { clipped, estimated } from "./estimates";
 import {
   aroundFields,

@@ -1,9 +1,9 @@
 import type { z } from "zod";
-import type { FactValues } from "../facts";
-import type { Ingredient } from "../larder";
-import type { Surroundings } from "../pot";
-import type { Problem, Result, Warning } from "../result";
-import type { Vessel } from "../vessel";
+import type { FactValues } from "../ground/facts";
+import type { Ingredient } from "../things/larder";
+import type { Surroundings } from "../things/pot";
+import type { Problem, Result, Warning } from "../ground/result";
+import type { Vessel } from "../things/vessel";
 
 /** What a sum may look up: a kitchen’s larder and kit, or the reference larder at sea level. */
 export interface SumWorld {

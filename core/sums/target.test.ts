@@ -1,7 +1,7 @@
 import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect, test } from "vitest";
-import { NO_POOLS, type Pools, brixOf, massOfPools, volumeAt20 } from "../pot";
-import { valueOf } from "../result";
+import { NO_POOLS, type Pools, brixOf, massOfPools, volumeAt20 } from "../things/pot";
+import { valueOf } from "../ground/result";
 import { endOf, targetWords } from "./target";
 
 const water = (grams: number): Pools => ({ ...NO_POOLS, water: grams });

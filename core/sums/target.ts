@@ -1,8 +1,8 @@
-import { type Pools, NO_POOLS, brixOf, massOfPools, volumeAt20, volumeMlOf } from "../pot";
-import { bisect } from "../solver/halving";
-import { g, ml } from "../quantity";
-import type { EndPoint } from "../reduction";
-import { type Result, ok, refuse } from "../result";
+import { type Pools, NO_POOLS, brixOf, massOfPools, volumeAt20, volumeMlOf } from "../things/pot";
+import { bisect } from "../ground/solver/halving";
+import { g, ml } from "../ground/quantity";
+import type { EndPoint } from "../laws/reduction";
+import { type Result, ok, refuse } from "../ground/result";
 import type { TargetField } from "./fields";
 import { grams, num, pct, volumeOf } from "./words";
 

@@ -1,9 +1,15 @@
 import { z } from "zod";
-import { COMPLAINTS, COMPLAINT_WORDS, acidPctOf, remediesFor } from "../fix";
+import { COMPLAINTS, COMPLAINT_WORDS, acidPctOf, remediesFor } from "../laws/fix";
 import { largestRemainder } from "../formula";
-import { type Problem, checkNumber, ok, refuse } from "../result";
-import { CARAMEL_STAGES, type Taste, balanceOf, gastrique as boilGastrique, saltDose } from "../seasoning";
-import { type AcidId, ACID_IDS, massOfSauce } from "../texture";
+import { type Problem, checkNumber, ok, refuse } from "../ground/result";
+import {
+  CARAMEL_STAGES,
+  type Taste,
+  balanceOf,
+  gastrique as boilGastrique,
+  saltDose,
+} from "../laws/seasoning";
+import { type AcidId, ACID_IDS, massOfSauce } from "../laws/texture";
 import { mass, massAbove0, percent } from "./fields";
 import { ingredientNamed } from "./inputs";
 import { saltField, sauceFields, sauceFrom } from "./sauce-input";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { fromSd } from "../estimate";
-import { ok, refuse } from "../result";
+import { fromSd } from "../ground/estimate";
+import { ok, refuse } from "../ground/result";
 import {
   CUP_MM,
   KITCHEN_TESTS,
@@ -19,8 +19,8 @@ import {
   saltPctOf,
   thickenTo,
   viscosityAt,
-} from "../texture";
-import { BINDING_FORMS, ROUX_COLOURS, THICKENERS, THICKENER_IDS, type ThickenerId } from "../thickening";
+} from "../laws/texture";
+import { BINDING_FORMS, ROUX_COLOURS, THICKENERS, THICKENER_IDS, type ThickenerId } from "../laws/thickening";
 import { estimateField, liquidFields, percent } from "./fields";
 import { minutesField, saltField, sauceFields, sauceFrom, thicknessOf } from "./sauce-input";
 import { defineSum, missing } from "./sum";

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import type { Estimate } from "../estimate";
-import { type Pools, massOfPools, volumeMlOf } from "../pot";
-import { g, mm } from "../quantity";
+import type { Estimate } from "../ground/estimate";
+import { type Pools, massOfPools, volumeMlOf } from "../things/pot";
+import { g, mm } from "../ground/quantity";
 import {
   PACE_SPREAD,
   type RateProfile,
@@ -17,9 +17,9 @@ import {
   startTracker,
   statusOf,
   trackerWarnings,
-} from "../reduction";
-import { type Problem, type Result, type Warning, ok, refuse } from "../result";
-import { netOfGross, volumeOfLevel } from "../vessel";
+} from "../laws/reduction";
+import { type Problem, type Result, type Warning, ok, refuse } from "../ground/result";
+import { netOfGross, volumeOfLevel } from "../things/vessel";
 import { celsius, estimateField, heatField, length, lidField, mass, minutes, targetField } from "./fields";
 import { liquidOf, massOfLiquid, poolsOfLiquid, vesselOf } from "./inputs";
 import { type ReduceInput, reduceFields, reductionOf } from "./reduce-sums";

@@ -2,7 +2,7 @@ import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect, test } from "vitest";
 import { z } from "zod";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
-import type { Result } from "../result";
+import type { Result } from "../ground/result";
 import { SUMS, besides, inOrder, readTexts, runSum, sumNamed, textsOf, worldOf } from ".";
 import { namesInAnswer, ANSWERED } from "./answered";
 import { type SumField, fieldsOf } from "./field";

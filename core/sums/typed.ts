@@ -1,13 +1,13 @@
-import { parseAmount, parseTemperature, readNumber } from "../quantity";
+import { parseAmount, parseTemperature, readNumber } from "../ground/quantity";
 import {
   BURNER_KINDS,
   BURNER_LABELS,
   parseReductionTarget,
   reductionTargetSchema,
   targetInWords,
-} from "../reduction";
-import { type Problem, type Result, ok, refuse } from "../result";
-import type { Vessel } from "../vessel";
+} from "../laws/reduction";
+import { type Problem, type Result, ok, refuse } from "../ground/result";
+import type { Vessel } from "../things/vessel";
 import { type SumField, labelOf } from "./field";
 
 /** What a cook types in a field of a sum, and what stands there when its value is known already. */

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { volumeMlOf } from "../pot";
-import { ml, mm } from "../quantity";
-import { ok, refuse } from "../result";
-import { dipMark as markOf, volumeOfLevel } from "../vessel";
+import { volumeMlOf } from "../things/pot";
+import { ml, mm } from "../ground/quantity";
+import { ok, refuse } from "../ground/result";
+import { dipMark as markOf, volumeOfLevel } from "../things/vessel";
 import { celsius, length, liquidFields, mass, targetField, vesselField, volume } from "./fields";
 import { liquidOf, poolsOfLiquid, vesselOf } from "./inputs";
 import { defineSum, missing } from "./sum";

@@ -1,4 +1,4 @@
-import type { Estimate } from "../estimate";
+import type { Estimate } from "../ground/estimate";
 import {
   g,
   honestDecimals,
@@ -9,7 +9,7 @@ import {
   printNumber,
   printVolume,
   s,
-} from "../quantity";
+} from "../ground/quantity";
 
 /** Figures in the sentences of the sums. A cook reads them: never more digits than the interval carries. */
 export const grams = (x: number): string => (Math.abs(x) >= 10_000 ? printKilograms(g(x)) : printMass(g(x)));

@@ -1,5 +1,5 @@
-import { type Ingredient, ingredientCalled, readMeasure } from "../larder";
-import { CARDINAL, printNumber } from "../quantity";
+import { type Ingredient, ingredientCalled, readMeasure } from "../things/larder";
+import { CARDINAL, printNumber } from "../ground/quantity";
 import { VOCABULARY } from "./vocabulary";
 
 /** Words that stand for several ingredients, with their parts. Common practice, no source. */

@@ -1,6 +1,6 @@
 import { STEP_KINDS, type StepKindName } from "../formula";
-import { type Ingredient, saltDoubt } from "../larder";
-import { CARDINAL, g, printMass, printNumber } from "../quantity";
+import { type Ingredient, saltDoubt } from "../things/larder";
+import { CARDINAL, g, printMass, printNumber } from "../ground/quantity";
 import { type SaidIngredient, type ShortNames, ingredientsSaid } from "./ingredients-said";
 import { kindSaid } from "./verbs";
 

@@ -1,6 +1,6 @@
 import { type KitchenData, STEP_KINDS, type StepKindName, madeIn } from "../formula";
-import type { Ingredient } from "../larder";
-import { g, printMass } from "../quantity";
+import type { Ingredient } from "../things/larder";
+import { g, printMass } from "../ground/quantity";
 import { unbundled } from "./bundles";
 import { clausesOf } from "./clauses";
 import { contradictions, namesOfNothing, withSaltDoubts } from "./doubts";

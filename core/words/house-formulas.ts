@@ -1,5 +1,5 @@
 import type { Line } from "../formula";
-import { type Ingredient, NO_COMPOSITION } from "../larder";
+import { type Ingredient, NO_COMPOSITION } from "../things/larder";
 
 const PREFIX = "formula-";
 /** What a litre of it counts as until it is walked, g/ml: between water and a glace. Always assumed; common practice, no source. */

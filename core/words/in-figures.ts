@@ -1,4 +1,4 @@
-import { CARDINAL, cardinal } from "../quantity";
+import { CARDINAL, cardinal } from "../ground/quantity";
 
 const SAID = new RegExp(CARDINAL, "gi");
 

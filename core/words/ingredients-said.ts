@@ -1,5 +1,5 @@
-import { type Ingredient, ingredientCalled, plainName, readMeasure } from "../larder";
-import { CARDINAL } from "../quantity";
+import { type Ingredient, ingredientCalled, plainName, readMeasure } from "../things/larder";
+import { CARDINAL } from "../ground/quantity";
 import { isFormula } from "./house-formulas";
 
 /** An ingredient found in a clause, with the amount said for it. */

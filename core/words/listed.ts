@@ -1,4 +1,4 @@
-import { type Ingredient, plainName } from "../larder";
+import { type Ingredient, plainName } from "../things/larder";
 import { type SaidIngredient, type ShortNames, ingredientsSaid } from "./ingredients-said";
 
 /** The ingredients a recipe lists before it tells what to do with them; each goes in once, where it is first named. */

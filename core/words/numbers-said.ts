@@ -1,6 +1,6 @@
-import { parseTemperature, printNumber, readNumber, saidNumber } from "../quantity";
-import type { ReductionTarget } from "../reduction";
-import type { Result } from "../result";
+import { parseTemperature, printNumber, readNumber, saidNumber } from "../ground/quantity";
+import type { ReductionTarget } from "../laws/reduction";
+import type { Result } from "../ground/result";
 import { inFigures } from "./in-figures";
 
 /** A night between two services, min. Common practice, no source. */

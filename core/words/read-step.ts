@@ -7,8 +7,8 @@ import {
   fieldsOf,
   kindOf,
 } from "../formula";
-import { printNumber } from "../quantity";
-import { type ReductionTarget, targetInWords } from "../reduction";
+import { printNumber } from "../ground/quantity";
+import { type ReductionTarget, targetInWords } from "../laws/reduction";
 import { sourceOf } from "./house-formulas";
 import type { SaidIngredient } from "./ingredients-said";
 import {

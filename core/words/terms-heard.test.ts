@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { USUAL_HOUSE } from "../house";
+import { USUAL_HOUSE } from "../things/house";
 import { termsHeard } from ".";
 
 const heard = (text: string) => termsHeard(text, USUAL_HOUSE);

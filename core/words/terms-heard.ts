@@ -1,6 +1,6 @@
-import type { House } from "../house";
-import { letterDistance, plainName } from "../larder";
-import { printNumber } from "../quantity";
+import type { House } from "../things/house";
+import { letterDistance, plainName } from "../things/larder";
+import { printNumber } from "../ground/quantity";
 import { type Term, VOCABULARY } from "./vocabulary";
 
 /** A word of the trade found in what was said, where it needs a word of its own. */

@@ -1,4 +1,4 @@
-import { letterDistance, plainName } from "../larder";
+import { letterDistance, plainName } from "../things/larder";
 
 /** A word of the trade: how it is written, heard and misheard, and what it means here. */
 export interface Term {

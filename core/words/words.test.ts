@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { openKitchen, readFormula, walk } from "../formula";
-import { valueOf } from "../result";
+import { valueOf } from "../ground/result";
 import {
   LONGEST_RECIPE,
   contradictions,

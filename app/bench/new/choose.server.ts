@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { ulid } from "ulid";
 import { blankFormula } from "~/core/formula";
-import { checkName } from "~/core/names";
+import { checkName } from "~/core/ground/names";
 import { requirePerson } from "../../people/person.server";
 import type { Route } from "./+types/choose";
 import { createFormula } from "./create.server";

@@ -1,6 +1,6 @@
 import { redirect } from "react-router";
 import { isValid, ulid } from "ulid";
-import { readJson } from "~/core/json";
+import { readJson } from "~/core/ground/json";
 import { type FormulaDocument, readFormula } from "~/core/formula";
 import { database, insertFormula } from "~/data";
 import type { SectionWithPerson } from "../../people/person.server";

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { type FormulaDocument, type Kitchen, costOf, kindOf, relationInWords, walk } from "~/core/formula";
-import { g, printDuration, printMass, printNumber } from "~/core/quantity";
+import { g, printDuration, printMass, printNumber } from "~/core/ground/quantity";
 
 /** What a formula that is not made yet would give, and its steps in short. */
 export function DraftPreview({ document, kitchen }: { document: FormulaDocument; kitchen: Kitchen }) {

@@ -2,7 +2,7 @@ import { useMemo, useState } from "react";
 import { Form, Link } from "react-router";
 import { familyById, formulaOf, schoolsOf } from "~/core/families";
 import { openKitchen, atSize } from "~/core/formula";
-import { g, printNumber } from "~/core/quantity";
+import { g, printNumber } from "~/core/ground/quantity";
 import { useKitchenWith } from "../../kitchen/context";
 import { Button } from "../../ui/button";
 import { readMass } from "../../ui/read";

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { Form, Link } from "react-router";
 import { type FormulaDocument, openKitchen } from "~/core/formula";
-import { printNumber } from "~/core/quantity";
+import { printNumber } from "~/core/ground/quantity";
 import { LONGEST_RECIPE, formulaFromDraft, termsHeard } from "~/core/words";
 import { useKitchenWith } from "../../kitchen/context";
 import { Button } from "../../ui/button";

@@ -9,7 +9,7 @@ import {
   swapMain,
   walk,
 } from "~/core/formula";
-import { ALLERGENS, type Ingredient } from "~/core/larder";
+import { ALLERGENS, type Ingredient } from "~/core/things/larder";
 import { useKitchenWith } from "../../kitchen/context";
 import { Button } from "../../ui/button";
 import { IngredientField, IngredientNames } from "../ingredient-field";

@@ -10,7 +10,7 @@ import {
   parseRelation,
   relationInWords,
 } from "~/core/formula";
-import { g, printMass } from "~/core/quantity";
+import { g, printMass } from "~/core/ground/quantity";
 import type { DraftQuestion } from "~/core/words";
 import { Button } from "../../ui/button";
 import { InOneForm, TypedField } from "../../ui/typed-field";

@@ -9,7 +9,7 @@ import {
   saltTargetPct,
   updateLine,
 } from "~/core/formula";
-import { g, printMass, printNumber } from "~/core/quantity";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
 import { Button } from "../../ui/button";
 import { Choice } from "../../ui/choice";
 import { readMass, readWithin } from "../../ui/read";

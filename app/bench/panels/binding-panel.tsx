@@ -9,7 +9,7 @@ import {
   servedAtC,
   withBinding,
 } from "~/core/formula";
-import { g, printMass, printNumber } from "~/core/quantity";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
 import {
   bandOf,
   loosenTo,
@@ -18,8 +18,8 @@ import {
   setsBelowC,
   temperLiaison,
   yolkWindow,
-} from "~/core/texture";
-import { SAUCE_BUTTER_G_PER_L, SOUP_BUTTER_G_PER_L, THICKENERS, butterFor } from "~/core/thickening";
+} from "~/core/laws/texture";
+import { SAUCE_BUTTER_G_PER_L, SOUP_BUTTER_G_PER_L, THICKENERS, butterFor } from "~/core/laws/thickening";
 import { BodyScale, SpoonPicture } from "../../ui/body-scale";
 import { lookOf } from "../../ui/liquid";
 import { Button } from "../../ui/button";

@@ -1,9 +1,16 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { type BodyReading, type Kitchen } from "~/core/formula";
-import { printNumber } from "~/core/quantity";
-import { readNumber } from "~/core/quantity";
-import { KITCHEN_TESTS, TEST_IDS, type TestId, bandOf, expectedReading, readThickness } from "~/core/texture";
+import { printNumber } from "~/core/ground/quantity";
+import { readNumber } from "~/core/ground/quantity";
+import {
+  KITCHEN_TESTS,
+  TEST_IDS,
+  type TestId,
+  bandOf,
+  expectedReading,
+  readThickness,
+} from "~/core/laws/texture";
 import { Button } from "../../ui/button";
 import type { ReadingReply } from "../../api/body-readings.server";
 

@@ -1,7 +1,7 @@
 import { useState } from "react";
-import { g, printMass, printNumber } from "~/core/quantity";
-import { SET_BANDS, SET_WORDS, type SetBand, setBand, setsFrom } from "~/core/stock";
-import { LEAF_G, agarForSet, leafForSet } from "~/core/thickening";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
+import { SET_BANDS, SET_WORDS, type SetBand, setBand, setsFrom } from "~/core/laws/stock";
+import { LEAF_G, agarForSet, leafForSet } from "~/core/laws/thickening";
 import { Choice } from "../../ui/choice";
 import { readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";

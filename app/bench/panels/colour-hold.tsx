@@ -1,6 +1,12 @@
-import { BLANCH_SECONDS, BLANCH_WATER, GREEN_ENOUGH, PALE_LEMON_G_PER_KG, greenIndex } from "~/core/puree";
-import type { FactValues } from "~/core/facts";
-import { g, printMass, printNumber } from "~/core/quantity";
+import {
+  BLANCH_SECONDS,
+  BLANCH_WATER,
+  GREEN_ENOUGH,
+  PALE_LEMON_G_PER_KG,
+  greenIndex,
+} from "~/core/laws/puree";
+import type { FactValues } from "~/core/ground/facts";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
 
 /** How green stays green and pale stays pale. */
 export function ColourHold({ name, massG, facts }: { name: string; massG: number; facts: FactValues }) {

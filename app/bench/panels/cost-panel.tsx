@@ -1,8 +1,8 @@
 import { costOf } from "~/core/formula";
-import { nutritionOf } from "~/core/larder";
-import { massOfPools } from "~/core/pot";
+import { nutritionOf } from "~/core/things/larder";
+import { massOfPools } from "~/core/things/pot";
 import { productOf } from "~/core/formula";
-import { g, printKilograms, printMass, printNumber } from "~/core/quantity";
+import { g, printKilograms, printMass, printNumber } from "~/core/ground/quantity";
 import { readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import type { PanelProps } from "./panel-props";

@@ -1,5 +1,5 @@
 import { useId } from "react";
-import { rawEggCaution } from "~/core/emulsion";
+import { rawEggCaution } from "~/core/laws/emulsion";
 import { EGG_LABEL, type Kitchen, type Walk, eggIn, keepsDays, takeEgg } from "~/core/formula";
 import { daysText } from "../../text/format";
 import type { Formula } from "../use-formula";

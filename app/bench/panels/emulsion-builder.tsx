@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { ulid } from "ulid";
-import { BUILD_KINDS, BUILD_WORDS, type BuildKind, buildEmulsion } from "~/core/emulsion";
-import type { FactValues } from "~/core/facts";
+import { BUILD_KINDS, BUILD_WORDS, type BuildKind, buildEmulsion } from "~/core/laws/emulsion";
+import type { FactValues } from "~/core/ground/facts";
 import { type Line, insertStep, updateStep } from "~/core/formula";
-import { g, printMass, printNumber } from "~/core/quantity";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
 import { Button } from "../../ui/button";
 import { Choice } from "../../ui/choice";
 import { readMass, readWithin } from "../../ui/read";

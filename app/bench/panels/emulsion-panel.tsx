@@ -9,10 +9,10 @@ import {
   emulsionOf,
   kindOfEmulsion,
   massOf,
-} from "~/core/emulsion";
+} from "~/core/laws/emulsion";
 import { type Line, type StateAfterStep, emulsionInputOf, updateLine } from "~/core/formula";
-import { g, printMass, printNumber } from "~/core/quantity";
-import { bandOf } from "~/core/texture";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
+import { bandOf } from "~/core/laws/texture";
 import { Button } from "../../ui/button";
 import { Droplets } from "../../ui/droplets";
 import { readMass, readWithin } from "../../ui/read";

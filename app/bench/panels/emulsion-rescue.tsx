@@ -1,7 +1,13 @@
 import { useState } from "react";
-import { type EmulsionInput, WINDOWS, kindOfEmulsion, loosenEmulsion, rescueBroken } from "~/core/emulsion";
-import type { FactValues } from "~/core/facts";
-import { printNumber } from "~/core/quantity";
+import {
+  type EmulsionInput,
+  WINDOWS,
+  kindOfEmulsion,
+  loosenEmulsion,
+  rescueBroken,
+} from "~/core/laws/emulsion";
+import type { FactValues } from "~/core/ground/facts";
+import { printNumber } from "~/core/ground/quantity";
 import { Button } from "../../ui/button";
 
 const SIGNS = [

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { BITTER_FROM_PCT, flavouredPct, oilBlend } from "~/core/emulsion";
-import { g, printMass, printNumber } from "~/core/quantity";
+import { BITTER_FROM_PCT, flavouredPct, oilBlend } from "~/core/laws/emulsion";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
 import { readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 

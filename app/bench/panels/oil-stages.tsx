@@ -1,6 +1,6 @@
-import { type EmulsionTool, oilSchedule, oilStages } from "~/core/emulsion";
-import type { FactValues } from "~/core/facts";
-import { g, printDuration, printMass, s } from "~/core/quantity";
+import { type EmulsionTool, oilSchedule, oilStages } from "~/core/laws/emulsion";
+import type { FactValues } from "~/core/ground/facts";
+import { g, printDuration, printMass, s } from "~/core/ground/quantity";
 
 /** How fast the oil goes in, stage by stage, and in how many doses. */
 export function OilStages({

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { type PrepList, prepList, vesselPath } from "~/core/formula";
-import { g, printDuration, printKilograms, printMass, s } from "~/core/quantity";
+import { g, printDuration, printKilograms, printMass, s } from "~/core/ground/quantity";
 import { daysText } from "../../text/format";
 import type { PanelProps } from "./panel-props";
 

@@ -10,8 +10,8 @@ import {
   isFloury,
   pureeBalance,
   toolFor,
-} from "~/core/puree";
-import { g, printMass, printNumber } from "~/core/quantity";
+} from "~/core/laws/puree";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
 import { Button } from "../../ui/button";
 import { Choice } from "../../ui/choice";
 import { readMass, readWithin } from "../../ui/read";

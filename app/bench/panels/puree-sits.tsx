@@ -7,9 +7,9 @@ import {
   blenderLoads,
   liquidForPuree,
   type pureeBalance,
-} from "~/core/puree";
-import { g, ml, printMass, printNumber, printVolume } from "~/core/quantity";
-import { bandOf, bodyOf, standardLiquid } from "~/core/texture";
+} from "~/core/laws/puree";
+import { g, ml, printMass, printNumber, printVolume } from "~/core/ground/quantity";
+import { bandOf, bodyOf, standardLiquid } from "~/core/laws/texture";
 import { BodyScale } from "../../ui/body-scale";
 
 export const MOISTENS = ["water", "milk", "cream"] as const;

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { saltLedger, saltTargetPct, updateLine, linesOf, addLine, insertStep } from "~/core/formula";
-import { saltDose } from "~/core/seasoning";
-import { g, printMass, printNumber } from "~/core/quantity";
+import { saltDose } from "~/core/laws/seasoning";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
 import { ulid } from "ulid";
 import { Button } from "../../ui/button";
 import type { PanelProps } from "./panel-props";

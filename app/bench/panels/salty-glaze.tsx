@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { g, printMass, printNumber } from "~/core/quantity";
-import { condimentGlaze } from "~/core/seasoning";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
+import { condimentGlaze } from "~/core/laws/seasoning";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 

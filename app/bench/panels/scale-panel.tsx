@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { type ScalePolicy, type ScaleTo, type Scaled } from "~/core/formula";
-import { g, printKilograms, printMass, printNumber } from "~/core/quantity";
+import { g, printKilograms, printMass, printNumber } from "~/core/ground/quantity";
 import { Button } from "../../ui/button";
 import { Choice } from "../../ui/choice";
 import { readMass, readWithin } from "../../ui/read";

@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import { changeSchool, familyById } from "~/core/families";
 import type { Kitchen } from "~/core/formula";
-import { printNumber } from "~/core/quantity";
+import { printNumber } from "~/core/ground/quantity";
 import type { SchoolOutcome } from "../../workers/solver-jobs";
 import { useSolver } from "../../workers/use-solver";
 import { conflictWords } from "../conflict-words";

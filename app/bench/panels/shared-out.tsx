@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { allocateBase } from "~/core/puree";
-import { g, printMass } from "~/core/quantity";
+import { allocateBase } from "~/core/laws/puree";
+import { g, printMass } from "~/core/ground/quantity";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 

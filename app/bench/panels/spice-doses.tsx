@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { type Walk, firstDoseShare, scaleClassOf } from "~/core/formula";
-import { g, printMass, printNumber } from "~/core/quantity";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
 import { readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { balanceAlong, saltTargetPct } from "~/core/formula";
-import { g, printMass, printNumber } from "~/core/quantity";
-import { correctives, finishingAcid, pepperFor, rebalance, saltDose } from "~/core/seasoning";
+import { g, printMass, printNumber } from "~/core/ground/quantity";
+import { correctives, finishingAcid, pepperFor, rebalance, saltDose } from "~/core/laws/seasoning";
 import { PlumbLines } from "../../ui/plumb-lines";
 import { readMass, readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";

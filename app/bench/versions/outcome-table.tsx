@@ -1,5 +1,5 @@
 import type { OutcomeRow } from "~/core/formula";
-import { printNumber } from "~/core/quantity";
+import { printNumber } from "~/core/ground/quantity";
 
 /** What comes out of several versions, side by side; the last column says by how much the last differs from the first. */
 export function OutcomeTable({ rows, names }: { rows: readonly OutcomeRow[]; names: readonly string[] }) {

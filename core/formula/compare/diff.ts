@@ -1,8 +1,8 @@
-import { g, printKilograms, printMass } from "../../quantity";
-import type { FormulaDocument } from "../document";
-import { relationAsTyped } from "../parse-relation";
+import { g, printKilograms, printMass } from "../../ground/quantity";
+import type { FormulaDocument } from "../document/document";
+import { relationAsTyped } from "../document/parse-relation";
 import { type Step, kindOf } from "../steps";
-import type { Walk } from "../walked";
+import type { Walk } from "../walk/walked";
 import { sameValue } from "./merge";
 
 /** One difference between two versions, in a cook's words. */

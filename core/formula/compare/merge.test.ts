@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { fc, test as property } from "@fast-check/vitest";
-import { valueOf } from "../../result";
+import { valueOf } from "../../ground/result";
 import {
   FIGURES,
   type FormulaDocument,
@@ -17,7 +17,7 @@ import {
   updateStep,
   walk,
 } from "..";
-import { demo, fixed, kitchen, line as lineOf, share, stock } from "../testing";
+import { demo, fixed, kitchen, line as lineOf, share, stock } from "../walk/testing";
 
 const simmer = "s6";
 

@@ -1,7 +1,7 @@
 import { kindOf } from "../steps";
 import type { Step } from "../steps";
-import { type FormulaDocument, readFormula } from "../document";
-import { type Result } from "../../result";
+import { type FormulaDocument, readFormula } from "../document/document";
+import { type Result } from "../../ground/result";
 
 /** Two edits of the same thing that cannot both stand. */
 export interface Conflict {

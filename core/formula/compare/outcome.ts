@@ -1,7 +1,7 @@
-import { costOf, type KitchenRates } from "../cost";
-import type { FormulaDocument } from "../document";
-import { FIGURES, type FigureId } from "../figures";
-import type { Walk } from "../walked";
+import { costOf, type KitchenRates } from "../costing/cost";
+import type { FormulaDocument } from "../document/document";
+import { FIGURES, type FigureId } from "../walk/figures";
+import type { Walk } from "../walk/walked";
 
 /** One figure of what comes out, side by side; `null` where there is none. */
 export interface OutcomeRow {

@@ -2,10 +2,10 @@ import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect, test } from "vitest";
 import { DEMO_FORMULAS } from "../../../demo/formulas";
 import { DEMO_KITCHEN } from "../../../demo/kitchen";
-import { g } from "../../quantity";
-import { linesOf } from "../document";
-import { openKitchen } from "../kitchen";
-import { walk } from "../walk";
+import { g } from "../../ground/quantity";
+import { linesOf } from "../document/document";
+import { openKitchen } from "../walk/kitchen";
+import { walk } from "../walk/walk";
 import { atSize } from "./at-size";
 
 const kitchen = openKitchen({ ...DEMO_KITCHEN, formulas: DEMO_FORMULAS });

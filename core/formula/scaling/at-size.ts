@@ -1,5 +1,5 @@
-import type { Grams } from "../../quantity";
-import type { FormulaDocument } from "../document";
+import type { Grams } from "../../ground/quantity";
+import type { FormulaDocument } from "../document/document";
 import { multiply } from "./multiply";
 
 /**

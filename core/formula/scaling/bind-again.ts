@@ -1,9 +1,9 @@
-import { printNumber } from "../../quantity";
-import { bisect } from "../../solver/halving";
-import type { Kitchen } from "../kitchen";
-import { walk } from "../walk";
-import type { Walk } from "../walked";
-import { WalkCache } from "../walk-cache";
+import { printNumber } from "../../ground/quantity";
+import { bisect } from "../../ground/solver/halving";
+import type { Kitchen } from "../walk/kitchen";
+import { walk } from "../walk/walk";
+import type { Walk } from "../walk/walked";
+import { WalkCache } from "../walk/walk-cache";
 import { scaleClassOf } from "./doses";
 import type { Fitted } from "./fit";
 import { withLineMass } from "./multiply";

@@ -1,4 +1,4 @@
-import type { Ingredient } from "../../larder";
+import type { Ingredient } from "../../things/larder";
 
 /** How a line scales. */
 export type ScaleClass = "salt" | "strong" | "liquid" | "fat" | "thickener" | "solid";

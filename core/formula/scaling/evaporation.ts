@@ -1,4 +1,4 @@
-import { type Result, checkNumber, ok, refuse } from "../../result";
+import { type Result, checkNumber, ok, refuse } from "../../ground/result";
 
 /** One pot with its simmer: mass of liquid at the start, what leaves in its time, and where it stands. */
 export interface EvaporationCase {

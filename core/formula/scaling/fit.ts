@@ -1,11 +1,11 @@
-import { g, printMass, printNumber } from "../../quantity";
-import { type Problem, type Result, type Warning, ok, refuse } from "../../result";
-import { geometryOfVessel } from "../../vessel";
-import type { FormulaDocument } from "../document";
-import type { Kitchen } from "../kitchen";
-import { walk } from "../walk";
-import type { Walk } from "../walked";
-import { WalkCache } from "../walk-cache";
+import { g, printMass, printNumber } from "../../ground/quantity";
+import { type Problem, type Result, type Warning, ok, refuse } from "../../ground/result";
+import { geometryOfVessel } from "../../things/vessel";
+import type { FormulaDocument } from "../document/document";
+import type { Kitchen } from "../walk/kitchen";
+import { walk } from "../walk/walk";
+import type { Walk } from "../walk/walked";
+import { WalkCache } from "../walk/walk-cache";
 import { withLineMass } from "./multiply";
 import { LEAST_CORRECTION } from "./scaled";
 

@@ -1,13 +1,13 @@
-import { printNumber } from "../../quantity";
-import { type Result, ok, refuse } from "../../result";
-import { geometryOfVessel } from "../../vessel";
-import type { FormulaDocument } from "../document";
-import type { Kitchen } from "../kitchen";
-import type { StateAfterStep } from "../walked";
-import { LONGEST_STEP_MIN } from "../step-field";
+import { printNumber } from "../../ground/quantity";
+import { type Result, ok, refuse } from "../../ground/result";
+import { geometryOfVessel } from "../../things/vessel";
+import type { FormulaDocument } from "../document/document";
+import type { Kitchen } from "../walk/kitchen";
+import type { StateAfterStep } from "../walk/walked";
+import { LONGEST_STEP_MIN } from "../steps/field";
 import { type Step, kindOf } from "../steps";
-import { walk } from "../walk";
-import type { Walk } from "../walked";
+import { walk } from "../walk/walk";
+import type { Walk } from "../walk/walked";
 import { type Fitted, begin } from "./fit";
 import { LEAST_CORRECTION } from "./scaled";
 

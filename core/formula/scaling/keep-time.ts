@@ -1,11 +1,11 @@
-import { g, printKilograms, printNumber } from "../../quantity";
-import { halve } from "../../solver/halving";
-import { type Problem, type Result, type Warning, ok, refuse } from "../../result";
-import type { FormulaDocument } from "../document";
-import type { Kitchen } from "../kitchen";
+import { g, printKilograms, printNumber } from "../../ground/quantity";
+import { halve } from "../../ground/solver/halving";
+import { type Problem, type Result, type Warning, ok, refuse } from "../../ground/result";
+import type { FormulaDocument } from "../document/document";
+import type { Kitchen } from "../walk/kitchen";
 import { type Step, kindOf } from "../steps";
-import { walk } from "../walk";
-import type { Walk } from "../walked";
+import { walk } from "../walk/walk";
+import type { Walk } from "../walk/walked";
 import { scaleClassOf } from "./doses";
 import { type Fitted, SPLITS, begin } from "./fit";
 import { multiply, withLineMass } from "./multiply";

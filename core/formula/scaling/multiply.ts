@@ -1,6 +1,6 @@
-import type { AmountRelation, Line } from "../amount";
-import type { FormulaDocument, TargetKind } from "../document";
-import { fieldsTimes } from "../step-field";
+import type { AmountRelation, Line } from "../steps/amount";
+import type { FormulaDocument, TargetKind } from "../document/document";
+import { fieldsTimes } from "../steps/field";
 import { kindOf } from "../steps";
 
 /** A relation times a factor, where it holds grams of its own; relations that follow something else follow on. */

@@ -1,6 +1,6 @@
 import type { Scale } from "../../kit/appliance";
-import { printNumber } from "../../quantity";
-import type { Warning } from "../../result";
+import { printNumber } from "../../ground/quantity";
+import type { Warning } from "../../ground/result";
 
 /** How finely a mass can be weighed where no scale is known, g. Source: common practice, no source (06-G.4). */
 export const usualResolutionG = (massG: number): number =>

@@ -1,8 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "../../families/testing";
-import { valueOf } from "../../result";
+import { valueOf } from "../../ground/result";
 import { type FormulaDocument, type Scaled, scaleFormula } from "..";
-import { adding, blank, fixed, kitchen, line } from "../testing";
+import { adding, blank, fixed, kitchen, line } from "../walk/testing";
 import { DEMO_FORMULAS } from "../../../demo/formulas";
 import { multiply } from "./multiply";
 

@@ -1,5 +1,5 @@
-import type { Warning } from "../../result";
-import type { FormulaDocument } from "../document";
+import type { Warning } from "../../ground/result";
+import type { FormulaDocument } from "../document/document";
 
 /** What a batch is scaled to. */
 export type ScaleTo =

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { valueOf } from "../../result";
+import { valueOf } from "../../ground/result";
 import {
   bowlBatches,
   firstDoseShare,
@@ -13,9 +13,9 @@ import {
 } from "..";
 import { DEMO_FORMULAS } from "../../../demo/formulas";
 import { DEMO_KITCHEN } from "../../../demo/kitchen";
-import { NOMINAL_FACTS } from "../../facts";
-import { bodyOf, thickenTo } from "../../texture";
-import { sauceOf } from "../../texture/testing";
+import { NOMINAL_FACTS } from "../../ground/facts";
+import { bodyOf, thickenTo } from "../../laws/texture";
+import { sauceOf } from "../../laws/texture/testing";
 
 const area = (diameterMm: number) => (Math.PI * diameterMm ** 2) / 4;
 

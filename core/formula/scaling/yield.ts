@@ -1,11 +1,11 @@
-import { type Grams, type Millilitres, g, ml, printNumber } from "../../quantity";
-import { halve } from "../../solver/halving";
-import { type Result, checkNumber, ok, refuse } from "../../result";
-import type { FormulaDocument } from "../document";
+import { type Grams, type Millilitres, g, ml, printNumber } from "../../ground/quantity";
+import { halve } from "../../ground/solver/halving";
+import { type Result, checkNumber, ok, refuse } from "../../ground/result";
+import type { FormulaDocument } from "../document/document";
 import { atSize } from "./at-size";
-import type { Kitchen } from "../kitchen";
-import { walk } from "../walk";
-import type { Walk } from "../walked";
+import type { Kitchen } from "../walk/kitchen";
+import { walk } from "../walk/walk";
+import type { Walk } from "../walk/walked";
 
 /**
  * Factor by the limiting ingredient: "I have 6.4 kg".

@@ -1,10 +1,10 @@
-import { minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome } from "../step-kind";
-import { time, vessel } from "../step-field";
+import { minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome } from "./kind";
+import { time, vessel } from "./field";
 import { addLines, workingVessel } from "./shared";
-import { bySize } from "../../vessel";
-import { liquorMass } from "../../pot";
+import { bySize } from "../../things/vessel";
+import { liquorMass } from "../../things/pot";
 
 const fields = {
   durationMin: time(),

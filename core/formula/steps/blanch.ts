@@ -1,9 +1,9 @@
-import { addIngredient, drain, exitMass, holdBack, solidsMass } from "../../pot";
-import { degC, g, minutes } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { simmerSolids } from "../../stock";
-import { defineStep, outcome, took } from "../step-kind";
-import { flag, number, time, vessel } from "../step-field";
+import { addIngredient, drain, exitMass, holdBack, solidsMass } from "../../things/pot";
+import { degC, g, minutes } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { simmerSolids } from "../../laws/stock";
+import { defineStep, outcome, took } from "./kind";
+import { flag, number, time, vessel } from "./field";
 import { addLines, at, atTemperature, nearBoilC, workingVessel } from "./shared";
 
 const fields = {

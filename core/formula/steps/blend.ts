@@ -1,8 +1,8 @@
-import { blendCarriers, emulsify, sieve } from "../../pot";
-import { minutes } from "../../quantity";
-import { type Warning, ok } from "../../result";
-import { defineStep, outcome } from "../step-kind";
-import { ANYTHING_DEEP, asThemselves, choice, textIfAny, time, vessel } from "../step-field";
+import { blendCarriers, emulsify, sieve } from "../../things/pot";
+import { minutes } from "../../ground/quantity";
+import { type Warning, ok } from "../../ground/result";
+import { defineStep, outcome } from "./kind";
+import { ANYTHING_DEEP, asThemselves, choice, textIfAny, time, vessel } from "./field";
 import { addLines, workingVessel } from "./shared";
 
 const BLEND_TOOLS = [

@@ -1,8 +1,8 @@
-import { dryPart, massOfPools } from "../../pot";
-import { degC, g, minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome } from "../step-kind";
-import { time } from "../step-field";
+import { dryPart, massOfPools } from "../../things/pot";
+import { degC, g, minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome } from "./kind";
+import { time } from "./field";
 import { addLines, workingVessel } from "./shared";
 
 const fields = {

@@ -8,11 +8,11 @@ import {
   strain as strainPot,
   subtractPools,
   follow,
-} from "../../pot";
-import { degC, g, minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { choice, numberIfAny, time } from "../step-field";
+} from "../../things/pot";
+import { degC, g, minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { choice, numberIfAny, time } from "./field";
 
 /** Ways to a clear liquor, with what each costs of it. Losses: common practice, no source; the filter 1.5 % (C139). */
 const CLARIFY_METHODS = {

@@ -1,10 +1,10 @@
-import { COOLING_METHOD_WORDS, type CoolingMethod, coolingCourse, sinksOf } from "../../cooling";
-import { liquorMass, specificHeat } from "../../pot";
-import { degC, mm } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { geometryOfVessel } from "../../vessel";
-import { defineStep, missingVessel, outcome } from "../step-kind";
-import { choice, temperature } from "../step-field";
+import { COOLING_METHOD_WORDS, type CoolingMethod, coolingCourse, sinksOf } from "../../laws/cooling";
+import { liquorMass, specificHeat } from "../../things/pot";
+import { degC, mm } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { geometryOfVessel } from "../../things/vessel";
+import { defineStep, missingVessel, outcome } from "./kind";
+import { choice, temperature } from "./field";
 import { at, bystanders, levelIn } from "./shared";
 
 const fields = {

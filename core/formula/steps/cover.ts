@@ -1,9 +1,9 @@
-import { SHELF_TEMPERATURE_C, addIngredient, volumeAt20, waterDensityKgM3 } from "../../pot";
-import { g, minutes, ml, mm } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { coverFromMeasure, coverWith, geometryOfVessel, smallestForCover } from "../../vessel";
-import { defineStep, outcome } from "../step-kind";
-import { flag, litresIfAny, number, time, vessel } from "../step-field";
+import { SHELF_TEMPERATURE_C, addIngredient, volumeAt20, waterDensityKgM3 } from "../../things/pot";
+import { g, minutes, ml, mm } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { coverFromMeasure, coverWith, geometryOfVessel, smallestForCover } from "../../things/vessel";
+import { defineStep, outcome } from "./kind";
+import { flag, litresIfAny, number, time, vessel } from "./field";
 import { at, displacedIn, heapsOf, namedVessel } from "./shared";
 
 const fields = {

@@ -1,8 +1,8 @@
-import { addPools, massOfPools, onePool, solidsMass } from "../../pot";
-import { degC, g, minutes } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { number, time } from "../step-field";
+import { addPools, massOfPools, onePool, solidsMass } from "../../things/pot";
+import { degC, g, minutes } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { number, time } from "./field";
 import { addLines, atTemperature } from "./shared";
 
 const fields = {

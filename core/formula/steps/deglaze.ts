@@ -1,7 +1,7 @@
-import { minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome } from "../step-kind";
-import { time } from "../step-field";
+import { minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome } from "./kind";
+import { time } from "./field";
 import { addLines, workingVessel } from "./shared";
 
 const fields = {

@@ -1,8 +1,8 @@
-import { exitMass, skimFat } from "../../pot";
-import { g, minutes, printMass } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome } from "../step-kind";
-import { choice, gramsIfAny, time } from "../step-field";
+import { exitMass, skimFat } from "../../things/pot";
+import { g, minutes, printMass } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome } from "./kind";
+import { choice, gramsIfAny, time } from "./field";
 
 const fields = {
   method: choice("How", { ladle: "ladle or tip", chilled: "chill and lift" }),

@@ -1,8 +1,8 @@
-import { drain as drainPot, exitMass, holdBack } from "../../pot";
-import { g, minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { time } from "../step-field";
+import { drain as drainPot, exitMass, holdBack } from "../../things/pot";
+import { g, minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { time } from "./field";
 
 const fields = {
   durationMin: time(),

@@ -1,8 +1,8 @@
-import { type PotState, dryPart, evaporate, massOfPools, potMass } from "../../pot";
-import { type Grams, degC, g, minutes, printMass } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { number, time, vessel } from "../step-field";
+import { type PotState, dryPart, evaporate, massOfPools, potMass } from "../../things/pot";
+import { type Grams, degC, g, minutes, printMass } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { number, time, vessel } from "./field";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
 const fields = {

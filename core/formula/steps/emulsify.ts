@@ -1,9 +1,9 @@
-import { emulsify as beatIn } from "../../pot";
-import { EMULSION_TOOLS } from "../../emulsion";
-import { minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome } from "../step-kind";
-import { ANYTHING_DEEP, asThemselves, choice, time, vessel } from "../step-field";
+import { emulsify as beatIn } from "../../things/pot";
+import { EMULSION_TOOLS } from "../../laws/emulsion";
+import { minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome } from "./kind";
+import { ANYTHING_DEEP, asThemselves, choice, time, vessel } from "./field";
 import { addLines, workingVessel } from "./shared";
 
 const fields = {

@@ -1,6 +1,6 @@
 import { fc, test as property } from "@fast-check/vitest";
 import { describe, expect } from "vitest";
-import { POOLS, type PotState, accountedFor, liquorMass, potMass } from "../../pot";
+import { POOLS, type PotState, accountedFor, liquorMass, potMass } from "../../things/pot";
 import { STEP_KINDS, type StepKindName } from ".";
 import { kitchen, lines, perform, potOf, vessel } from "./testing";
 

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { exitMass, liquorMass, massOfPools, potMass } from "../../pot";
-import { degC } from "../../quantity";
-import type { Result } from "../../result";
-import { geometryOfVessel } from "../../vessel";
-import type { StepOutcome } from "../step-kind";
+import { exitMass, liquorMass, massOfPools, potMass } from "../../things/pot";
+import { degC } from "../../ground/quantity";
+import type { Result } from "../../ground/result";
+import { geometryOfVessel } from "../../things/vessel";
+import type { StepOutcome } from "./kind";
 import { after, kitchen, lines, perform, potOf, vessel } from "./testing";
 
 const pan = vessel("tall-1");

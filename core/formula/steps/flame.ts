@@ -1,9 +1,9 @@
-import { retainedShare } from "../../alcohol";
-import { evaporate } from "../../pot";
-import { minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { time } from "../step-field";
+import { retainedShare } from "../../laws/alcohol";
+import { evaporate } from "../../things/pot";
+import { minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { time } from "./field";
 import { addLines } from "./shared";
 
 const fields = {

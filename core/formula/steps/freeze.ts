@@ -1,8 +1,8 @@
-import { degC, minutes, printNumber } from "../../quantity";
-import { ok } from "../../result";
-import { geometryOfVessel } from "../../vessel";
-import { defineStep, outcome } from "../step-kind";
-import { ANYTHING_DEEP, temperature, time, vessel } from "../step-field";
+import { degC, minutes, printNumber } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { geometryOfVessel } from "../../things/vessel";
+import { defineStep, outcome } from "./kind";
+import { ANYTHING_DEEP, temperature, time, vessel } from "./field";
 import { filledMl, workingVessel } from "./shared";
 
 const fields = {

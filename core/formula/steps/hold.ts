@@ -1,9 +1,9 @@
-import { potMass } from "../../pot";
-import { degC } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { LIDS } from "../../reduction";
-import { defineStep, missingVessel, outcome, took } from "../step-kind";
-import { asThemselves, choice, temperature, time } from "../step-field";
+import { potMass } from "../../things/pot";
+import { degC } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { LIDS } from "../../laws/reduction";
+import { defineStep, missingVessel, outcome, took } from "./kind";
+import { asThemselves, choice, temperature, time } from "./field";
 import { keepAt } from "./shared";
 
 const fields = {

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { Place, StepKind } from "../step-kind";
+import type { Place, StepKind } from "./kind";
 import { add } from "./add";
 import { blanch } from "./blanch";
 import { blend } from "./blend";

@@ -1,8 +1,8 @@
-import { exitMass, holdBack, strain as strainPot } from "../../pot";
-import { minutes } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { choice, flag, textIfAny, time } from "../step-field";
+import { exitMass, holdBack, strain as strainPot } from "../../things/pot";
+import { minutes } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { choice, flag, textIfAny, time } from "./field";
 
 const fields = {
   what: choice("What", { aromatics: "herbs and spices", "everything solid": "everything solid" }),

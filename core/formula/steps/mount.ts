@@ -1,8 +1,8 @@
-import { emulsify } from "../../pot";
-import { degC, minutes } from "../../quantity";
-import { type Warning, ok, refuse } from "../../result";
-import { defineStep, missingVessel, outcome } from "../step-kind";
-import { time } from "../step-field";
+import { emulsify } from "../../things/pot";
+import { degC, minutes } from "../../ground/quantity";
+import { type Warning, ok, refuse } from "../../ground/result";
+import { defineStep, missingVessel, outcome } from "./kind";
+import { time } from "./field";
 import { addLines, atTemperature } from "./shared";
 
 const fields = {

@@ -1,8 +1,8 @@
-import { exitMass, sieve } from "../../pot";
-import { minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { ANYTHING_DEEP, number, time, vessel } from "../step-field";
+import { exitMass, sieve } from "../../things/pot";
+import { minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { ANYTHING_DEEP, number, time, vessel } from "./field";
 import { workingVessel } from "./shared";
 
 const fields = {

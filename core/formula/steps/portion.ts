@@ -1,7 +1,7 @@
-import { minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome } from "../step-kind";
-import { number, text, time } from "../step-field";
+import { minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome } from "./kind";
+import { number, text, time } from "./field";
 
 const fields = {
   portionG: number("Each", "g", 0.01, 10_000),

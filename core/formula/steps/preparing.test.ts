@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { exitMass, liquorMass, massOfPools, potMass, solidsMass } from "../../pot";
-import { degC } from "../../quantity";
+import { exitMass, liquorMass, massOfPools, potMass, solidsMass } from "../../things/pot";
+import { degC } from "../../ground/quantity";
 import { after, kitchen, lines, perform, potOf, vessel } from "./testing";
 
 const pan = vessel("tall-1");

@@ -1,10 +1,10 @@
-import { evaporate, potMass, volumeAt, volumeAt20 } from "../../pot";
-import { g, ml } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { endPointOf, heatIntoPan, simulateToGoal, targetInWords } from "../../reduction";
-import { dipMark, geometryOfVessel } from "../../vessel";
-import { defineStep, missingVessel, outcome } from "../step-kind";
-import { end, opening, vessel } from "../step-field";
+import { evaporate, potMass, volumeAt, volumeAt20 } from "../../things/pot";
+import { g, ml } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { endPointOf, heatIntoPan, simulateToGoal, targetInWords } from "../../laws/reduction";
+import { dipMark, geometryOfVessel } from "../../things/vessel";
+import { defineStep, missingVessel, outcome } from "./kind";
+import { end, opening, vessel } from "./field";
 import { addLines, at, atTemperature, bystanders, displacedIn, simmeredMin, workingVessel } from "./shared";
 
 const fields = {

@@ -1,8 +1,8 @@
-import { potMass } from "../../pot";
-import { degC } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { opening, temperature, vessel } from "../step-field";
+import { potMass } from "../../things/pot";
+import { degC } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { opening, temperature, vessel } from "./field";
 import { addLines, bringUp, nearBoilC, workingVessel } from "./shared";
 
 const fields = {

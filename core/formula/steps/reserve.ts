@@ -1,8 +1,8 @@
-import { liquorMass, pour } from "../../pot";
-import { g, minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { number, text, time } from "../step-field";
+import { liquorMass, pour } from "../../things/pot";
+import { g, minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { number, text, time } from "./field";
 
 const fields = {
   /** In words: "60 prawns for the plate". */

@@ -1,7 +1,7 @@
-import { LIDS } from "../../reduction";
-import { ok, refuse } from "../../result";
-import { defineStep, missingVessel, outcome } from "../step-kind";
-import { asThemselves, choice, time } from "../step-field";
+import { LIDS } from "../../laws/reduction";
+import { ok, refuse } from "../../ground/result";
+import { defineStep, missingVessel, outcome } from "./kind";
+import { asThemselves, choice, time } from "./field";
 import { addLines, letStand } from "./shared";
 
 const fields = {

@@ -1,8 +1,8 @@
-import { eggMass, evaporate, liquorMass } from "../../pot";
-import { degC, minutes } from "../../quantity";
-import { type Warning, ok, refuse } from "../../result";
-import { choice, flag, temperature, time, vessel } from "../step-field";
-import { defineStep, outcome, took } from "../step-kind";
+import { eggMass, evaporate, liquorMass } from "../../things/pot";
+import { degC, minutes } from "../../ground/quantity";
+import { type Warning, ok, refuse } from "../../ground/result";
+import { choice, flag, temperature, time, vessel } from "./field";
+import { defineStep, outcome, took } from "./kind";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
 const WAYS = {

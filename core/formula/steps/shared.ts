@@ -12,7 +12,7 @@ import {
   specificHeat,
   sumPools,
   volumeMlOf,
-} from "../../pot";
+} from "../../things/pot";
 import {
   type Celsius,
   type Millilitres,
@@ -23,8 +23,8 @@ import {
   ml,
   s,
   watts,
-} from "../../quantity";
-import { type Problem, type Result, type Warning, ok, refuse, valueOf } from "../../result";
+} from "../../ground/quantity";
+import { type Problem, type Result, type Warning, ok, refuse, valueOf } from "../../ground/result";
 import {
   type Lid,
   type SimulationInput,
@@ -33,8 +33,8 @@ import {
   heatIntoPan,
   simulate,
   simulateToGoal,
-} from "../../reduction";
-import type { FactValues } from "../../facts";
+} from "../../laws/reduction";
+import type { FactValues } from "../../ground/facts";
 import {
   type Heap,
   type Vessel,
@@ -42,8 +42,8 @@ import {
   geometryOfVessel,
   smallestForLiquid,
   vesselHeatCapacity,
-} from "../../vessel";
-import type { ResolvedLine, StepContext } from "../step-kind";
+} from "../../things/vessel";
+import type { ResolvedLine, StepContext } from "./kind";
 
 /** Puts the lines of a step into the pot, each at shelf temperature unless said otherwise. */
 export function addLines(

@@ -1,7 +1,7 @@
-import type { SolidKind } from "../../larder";
-import { boilingPoint, evaporate, potMass } from "../../pot";
-import { degC, g, minutes, mm, printNumber, s } from "../../quantity";
-import { type Warning, ok, refuse } from "../../result";
+import type { SolidKind } from "../../things/larder";
+import { boilingPoint, evaporate, potMass } from "../../things/pot";
+import { degC, g, minutes, mm, printNumber, s } from "../../ground/quantity";
+import { type Warning, ok, refuse } from "../../ground/result";
 import {
   LIDS,
   type SimulationInput,
@@ -9,11 +9,11 @@ import {
   heatIntoPan,
   simulate,
   simulateToGoal,
-} from "../../reduction";
-import { heatUpSolids, releaseJuice, simmerSolids } from "../../stock";
-import { bulkMl, geometryOfVessel } from "../../vessel";
-import { defineStep, missingVessel, outcome } from "../step-kind";
-import { asThemselves, choice, opening, temperature, time } from "../step-field";
+} from "../../laws/reduction";
+import { heatUpSolids, releaseJuice, simmerSolids } from "../../laws/stock";
+import { bulkMl, geometryOfVessel } from "../../things/vessel";
+import { defineStep, missingVessel, outcome } from "./kind";
+import { asThemselves, choice, opening, temperature, time } from "./field";
 import {
   addLines,
   at,

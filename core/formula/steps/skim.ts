@@ -1,8 +1,8 @@
-import { exitMass, liquorMass, skimFat, skimMass } from "../../pot";
-import { g, minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { count, gramsIfAny, time } from "../step-field";
+import { exitMass, liquorMass, skimFat, skimMass } from "../../things/pot";
+import { g, minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { count, gramsIfAny, time } from "./field";
 
 const fields = {
   /** Over the step. */

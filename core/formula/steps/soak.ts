@@ -1,8 +1,8 @@
-import { absorb, massOfPools, pour } from "../../pot";
-import { g, minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { ANYTHING_DEEP, number, time, vessel } from "../step-field";
+import { absorb, massOfPools, pour } from "../../things/pot";
+import { g, minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { ANYTHING_DEEP, number, time, vessel } from "./field";
 import { addLines, workingVessel } from "./shared";
 
 const fields = {

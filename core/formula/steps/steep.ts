@@ -1,6 +1,6 @@
-import { ok, refuse } from "../../result";
-import { defineStep, missingVessel, outcome } from "../step-kind";
-import { time } from "../step-field";
+import { ok, refuse } from "../../ground/result";
+import { defineStep, missingVessel, outcome } from "./kind";
+import { time } from "./field";
 import { addLines, letStand } from "./shared";
 
 const fields = {

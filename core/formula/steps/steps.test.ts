@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { type PotState, exitMass, liquorMass, massOfPools, potMass, solidsMass } from "../../pot";
-import { degC } from "../../quantity";
-import { geometryOfVessel } from "../../vessel";
+import { type PotState, exitMass, liquorMass, massOfPools, potMass, solidsMass } from "../../things/pot";
+import { degC } from "../../ground/quantity";
+import { geometryOfVessel } from "../../things/vessel";
 import { STEP_KINDS } from ".";
 import { after, lines, perform, potOf, vessel } from "./testing";
 

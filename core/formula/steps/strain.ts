@@ -1,9 +1,9 @@
-import { exitMass, holdBack, strain as strainPot } from "../../pot";
-import { g, minutes } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { smallestForLiquid } from "../../vessel";
-import { defineStep, outcome } from "../step-kind";
-import { ANYTHING_DEEP, flag, time, vessel } from "../step-field";
+import { exitMass, holdBack, strain as strainPot } from "../../things/pot";
+import { g, minutes } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { smallestForLiquid } from "../../things/vessel";
+import { defineStep, outcome } from "./kind";
+import { ANYTHING_DEEP, flag, time, vessel } from "./field";
 import { at, filledMl, namedVessel } from "./shared";
 
 const fields = {

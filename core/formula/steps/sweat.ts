@@ -1,8 +1,8 @@
-import { dryPart, massOfPools } from "../../pot";
-import { degC, g, minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { time, vessel } from "../step-field";
+import { dryPart, massOfPools } from "../../things/pot";
+import { degC, g, minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { time, vessel } from "./field";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
 const fields = {

@@ -1,7 +1,7 @@
 import { DEMO_KITCHEN } from "../../../demo/kitchen";
-import { EMPTY_POT, type PotState } from "../../pot";
-import { g } from "../../quantity";
-import { InvariantError, valueOf } from "../../result";
+import { EMPTY_POT, type PotState } from "../../things/pot";
+import { g } from "../../ground/quantity";
+import { InvariantError, valueOf } from "../../ground/result";
 import { type Step, applyStep, openKitchen } from "..";
 import { STEP_KINDS, type StepKindName } from ".";
 

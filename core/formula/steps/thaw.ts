@@ -1,8 +1,8 @@
-import { liquorMass, pour } from "../../pot";
-import { degC, g, minutes } from "../../quantity";
-import { ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { temperature, time } from "../step-field";
+import { liquorMass, pour } from "../../things/pot";
+import { degC, g, minutes } from "../../ground/quantity";
+import { ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { temperature, time } from "./field";
 
 const fields = {
   toC: temperature("Up to", 0, 8),

@@ -1,9 +1,9 @@
-import { colourRoux, emulsify, liquorMass, potMass } from "../../pot";
-import { ROUX_COLOURS } from "../../thickening";
-import { degC, g, minutes } from "../../quantity";
-import { type Warning, ok } from "../../result";
-import { defineStep, outcome, took } from "../step-kind";
-import { asThemselves, choice, choiceIfAny, flag, time, vessel } from "../step-field";
+import { colourRoux, emulsify, liquorMass, potMass } from "../../things/pot";
+import { ROUX_COLOURS } from "../../laws/thickening";
+import { degC, g, minutes } from "../../ground/quantity";
+import { type Warning, ok } from "../../ground/result";
+import { defineStep, outcome, took } from "./kind";
+import { asThemselves, choice, choiceIfAny, flag, time, vessel } from "./field";
 import { addLines, bringUp, keepAt, nearBoilC, thenCourse, workingVessel } from "./shared";
 
 /** How a thickener goes in. */

@@ -1,8 +1,8 @@
-import { SHELF_TEMPERATURE_C, topUp as topUpPot, volumeAt20 } from "../../pot";
-import { minutes } from "../../quantity";
-import { ok, refuse } from "../../result";
-import { defineStep, missingVessel, outcome } from "../step-kind";
-import { litres, time } from "../step-field";
+import { SHELF_TEMPERATURE_C, topUp as topUpPot, volumeAt20 } from "../../things/pot";
+import { minutes } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { defineStep, missingVessel, outcome } from "./kind";
+import { litres, time } from "./field";
 
 const fields = {
   /** Liquor there should be again, at 20 °C. */

@@ -6,11 +6,11 @@ import {
   liquorMass,
   massOfPools,
   volumeMlOf,
-} from "../../pot";
-import { degC, minutes, printNumber } from "../../quantity";
-import { type Warning, ok, refuse } from "../../result";
-import { ANYTHING_DEEP, choice, number, temperatureIfAny, time, vessel } from "../step-field";
-import { defineStep, outcome } from "../step-kind";
+} from "../../things/pot";
+import { degC, minutes, printNumber } from "../../ground/quantity";
+import { type Warning, ok, refuse } from "../../ground/result";
+import { ANYTHING_DEEP, choice, number, temperatureIfAny, time, vessel } from "./field";
+import { defineStep, outcome } from "./kind";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
 const TOOLS = { whisk: "whisk", machine: "machine", "stick blender": "stick blender", siphon: "siphon" };

@@ -1,0 +1,203 @@
+import { z } from "zod";
+import type { FactValues } from "../../ground/facts";
+import type { Ingredient } from "../../things/larder";
+import type { PotState, Surroundings } from "../../things/pot";
+import type { Grams, Seconds } from "../../ground/quantity";
+import type { Problem, Result, Warning } from "../../ground/result";
+import type { Burner, TracePoint } from "../../laws/reduction";
+import type { DipMark, Vessel } from "../../things/vessel";
+import { byProductSchema, lineSchema } from "./amount";
+import type { Fields, StepField } from "./field";
+
+/** Fields every step has. */
+export const stepFields = {
+  id: z.string().min(1).max(40),
+  lines: z.array(lineSchema).max(40),
+  /** The cook's own words beside the default ones. */
+  remark: z.string().max(400).optional(),
+  /** End cue in the cook's own words; without it the kind's own cue is shown. */
+  cue: z.string().max(200).optional(),
+  /** Why it is done so: for those who learn. */
+  why: z.string().max(400).optional(),
+  /** Something nobody has settled yet; it stands highlighted until it is. */
+  question: z.string().max(200).optional(),
+  /** What becomes of what this step takes out of the pot: skimmed fat, spent bones. */
+  keeps: byProductSchema.optional(),
+};
+
+type Shape<F extends Fields> = { [K in keyof F]: F[K]["schema"] };
+
+const schemaOf = <const K extends string, F extends Fields>(kind: K, fields: F) =>
+  z.strictObject({
+    ...stepFields,
+    kind: z.literal(kind),
+    ...(Object.fromEntries(Object.entries(fields).map(([key, { schema }]) => [key, schema])) as Shape<F>),
+  });
+type SchemaOf<K extends string, F extends Fields> = ReturnType<typeof schemaOf<K, F>>;
+type StepWith<K extends string, F extends Fields> = z.infer<SchemaOf<K, F>>;
+
+/** A line with its grams worked out and its ingredient found. */
+export interface ResolvedLine {
+  readonly lineId: string;
+  readonly ingredient: Ingredient;
+  readonly massG: Grams;
+}
+
+/** What a step works on. */
+export interface StepContext<S> {
+  readonly step: S;
+  readonly pot: PotState;
+  readonly lines: readonly ResolvedLine[];
+  /** Where the pot stands at the start of the step. */
+  readonly vessel: Vessel | null;
+  readonly vessels: readonly Vessel[];
+  readonly burner: Burner | null;
+  readonly around: Surroundings;
+  readonly facts: FactValues;
+  readonly ingredientById: (id: string) => Ingredient | undefined;
+  /** Keep the course of the step for charts and forecasts. */
+  readonly trace: boolean;
+  /** Path of the step, for the messages. */
+  readonly field: string;
+}
+
+/** An amount nobody typed: it follows from the sums, such as the water that covers. */
+export interface Computed {
+  readonly what: string;
+  readonly massG: Grams;
+  /** `in`: it entered the pot; `out`: it left; `within`: it changed its place in it, as fat that melts out. */
+  readonly way: "in" | "out" | "within";
+  readonly ingredientId?: string;
+}
+
+export interface StepOutcome {
+  readonly pot: PotState;
+  readonly vessel: Vessel | null;
+  readonly durationS: Seconds;
+  readonly computed: readonly Computed[];
+  readonly warnings: readonly Warning[];
+  /** Mass of the liquor and temperature through the step, in seconds from its start. */
+  readonly course: readonly TracePoint[];
+  /** Mark on the dip-stick, for steps that end at one. */
+  readonly mark?: DipMark;
+  /** Level of the heap of solids, mm: what the liquor must cover. */
+  readonly bulkLevelMm?: number;
+}
+
+/** How much of a cook a step takes: all the time, a look now and then, or nobody until it is done. */
+export const ATTENTION = ["watch", "look in", "leave"] as const;
+export type Attention = (typeof ATTENTION)[number];
+
+/** Share of a step's time that hands are on it. Our estimate. */
+export const HANDS_ON: Readonly<Record<Attention, number>> = { watch: 1, "look in": 0.15, leave: 0.03 };
+
+/** Something a cook ticks off: easily forgotten, and not to be made good afterwards. */
+export interface Tick {
+  readonly what: string;
+  readonly before: "begin" | "end";
+}
+
+/** How a kind of step is told in the words of a recipe. */
+export interface Heard {
+  /** What tells it; of two kinds told at the same place the longer words win, so "set aside" is no "set". */
+  readonly as: readonly RegExp[];
+  /** Verbs that after an "and" or a comma begin a step of their own, as parts of a pattern. */
+  readonly next?: readonly string[];
+  /** Whether something more is put in by it: in the others "the shallots" are those that are there. */
+  readonly puts?: true;
+  /** Whether it begins a pot with what it names. */
+  readonly begins?: true;
+  /** Whether it is asked how long, or how hot, where nothing is said of it. */
+  readonly asksTime?: true;
+  readonly asksHeat?: true;
+  /** Verbs that are a part of it: after "blanch" a "drain" is no step. */
+  readonly includes?: readonly string[];
+}
+
+/** Where the pot is meanwhile: over a burner, in an oven, on the table, in the cold. */
+export type Place = "fire" | "oven" | "bench" | "cold";
+
+/** A kind of step: one file each, which says everything that is known of the kind. */
+export interface StepKind<S> {
+  readonly kind: string;
+  /** Word in the list of kinds to add. */
+  readonly label: string;
+  readonly schema: z.ZodType<S>;
+  /** What can be changed of it, in the order a form asks. */
+  readonly fields: Fields;
+  /** A new step of this kind. */
+  readonly blank: (id: string) => S;
+  /** What to do, in one or two words: "Roast". */
+  readonly title: (step: S, lineNames: readonly string[]) => string;
+  /** How: temperatures, depths, times, end points. */
+  readonly detail: (step: S) => string;
+  /** How a cook sees that it is there. */
+  readonly cue: string;
+  readonly cautions: (step: S) => readonly string[];
+  readonly place: Place | ((step: S) => Place);
+  /** What an oven must be set to; absent where none is needed. */
+  readonly ovenC?: (step: S) => number | null;
+  readonly attention: Attention;
+  /** Whether things go in at this step. */
+  readonly takesLines: boolean;
+  /** Whether the end is a level or mass (true) or a time (false). */
+  readonly endsAtMark: boolean;
+  /**
+   * Whether what is missing at its end has gone as steam, and whether its written time decides how much; of any other
+   * step a low reading is liquor poured away.
+   */
+  readonly steams?: "by the clock" | "to the end";
+  /** Whether a sauce has been cooked by it, and is served hot unless its formula says otherwise. */
+  readonly cooks?: true;
+  /** Whether it finishes a sauce: a binding goes in before it. */
+  readonly finishes?: true;
+  /** Whether something leaves the pot by it that may be of use. */
+  readonly takesOut?: true;
+  /** Whether how long it takes hangs on what is cooked. */
+  readonly timeHangsOnMain?: true;
+  /** Whether it leaves a fond in its vessel, or lifts it. */
+  readonly fond?: "leaves" | "lifts";
+  /** Whether its liquid is measured by the pan and not by what is to be made. */
+  readonly keepsItsLiquid?: true;
+  /** Whether air that was beaten in is still there after it. */
+  readonly keepsAir?: true;
+  /** Whether its own cautions speak of raw egg. */
+  readonly speaksOfItsEgg?: true;
+  /** The law it goes by, in symbols. */
+  readonly rule?: string;
+  /** How it is told in words; absent for what nobody tells. */
+  readonly heard?: Heard;
+  /** What must be ticked off before the step can begin, or before it can end. */
+  readonly ticks?: (step: S) => readonly Tick[];
+  readonly apply: (context: StepContext<S>) => Result<StepOutcome>;
+}
+
+/** A kind of step from what its file says; the schema follows from the fields. */
+export const defineStep = <const K extends string, F extends Fields>(
+  said: Omit<StepKind<StepWith<K, F>>, "schema" | "kind" | "fields"> & {
+    readonly kind: K;
+    readonly fields: F;
+  },
+): StepKind<StepWith<K, F>> & { readonly kind: K; readonly fields: F; readonly schema: SchemaOf<K, F> } =>
+  ({ ...said, schema: schemaOf(said.kind, said.fields) }) as never;
+
+/** The fields of a kind, in the order a form asks. */
+export const fieldsOf = ({ fields }: Pick<StepKind<never>, "fields">): StepField[] =>
+  Object.entries(fields).map(([key, { form }]) => ({ key, ...form }));
+
+export const outcome = (
+  pot: PotState,
+  vessel: Vessel | null,
+  durationS: Seconds,
+  more: Partial<StepOutcome> = {},
+): StepOutcome => ({ pot, vessel, durationS, computed: [], warnings: [], course: [], ...more });
+
+/** Puts what a step computed together: what went in or out without being typed. */
+export const took = (what: string, massG: number): Computed[] =>
+  massG > 0 ? [{ what, massG: massG as Grams, way: "out" }] : [];
+
+export const missingVessel = (field: string, what: string): Problem => ({
+  code: "MISSING",
+  field: `${field}.vesselId`,
+  message: `${what} needs a vessel first: put a “cover” or “add” step before it, or choose a pot.`,
+});

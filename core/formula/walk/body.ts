@@ -1,0 +1,211 @@
+import {
+  type Emulsion,
+  type EmulsionInput,
+  PHASES,
+  type PhaseId,
+  type PhasePart,
+  bareEmulsion,
+  gramsOfAcid,
+} from "../../laws/emulsion";
+import type { FactValues } from "../../ground/facts";
+import { type PotState, carriedPools, liquorMass, massOfPools, subtractPools } from "../../things/pot";
+import { thickeningSolids } from "../../laws/puree";
+import type { Warning } from "../../ground/result";
+import {
+  ACID_IDS,
+  type AcidId,
+  type Body,
+  SERVED_COLD_C,
+  SERVED_HOT_C,
+  type SauceState,
+  YOLK_FAT,
+  bodyOf,
+  setsBelowC,
+} from "../../laws/texture";
+import type { FormulaDocument } from "../document/document";
+import { kindOf } from "../steps";
+
+/** Fixed acid nobody told apart counts as malic: the commonest of fruit and vegetables. Our estimate. */
+const USUAL_ACID: AcidId = "malic";
+
+/** Acids of a liquor by kind, g of each. */
+export function acidsOf(pot: PotState): Partial<Record<AcidId, number>> {
+  const { acidVolatile, acidFixed } = pot.liquor;
+  const known = ACID_IDS.map(id => [id, pot.carriers.acids[id] ?? 0] as const);
+  const rest = Math.max(0, acidFixed - known.reduce((sum, [, x]) => sum + x, 0));
+  const acids: Partial<Record<AcidId, number>> = {};
+  const add = (id: AcidId, equivalents: number) => {
+    if (equivalents > 0) acids[id] = (acids[id] ?? 0) + gramsOfAcid(id, equivalents);
+  };
+  add("acetic", acidVolatile);
+  for (const [id, equivalents] of known) add(id, equivalents);
+  add(USUAL_ACID, rest);
+  return acids;
+}
+
+/**
+ * The liquor of a pot as a sauce: a pure view of its pools and of what keeps its own nature in them.
+ *
+ * Dissolved is what belongs to no carrier; alcohol counts as water; starch and fibre that belong to nothing count as nothing.
+ */
+export function sauceOf(pot: PotState, facts: FactValues): SauceState {
+  const { liquor, carriers: c } = pot;
+  const free = subtractPools(liquor, carriedPools(c));
+  const starchWater = c.starches.reduce((m, s) => m + Math.max(0, s.massG - massOfPools(s.dry)), 0);
+  const yolkWater = Math.max(0, (1 - YOLK_FAT) * c.yolkG - massOfPools(c.yolkDry));
+  const pureeG = massOfPools(c.pureeDry);
+  return {
+    waterG: Math.max(0, liquor.water + liquor.ethanol - starchWater - yolkWater),
+    gelatinG: liquor.collagen,
+    dissolvedG:
+      Math.max(0, free.proteinOther + free.sugars + free.other) + liquor.acidVolatile + liquor.acidFixed,
+    milkSolidsG: massOfPools(c.milkDry),
+    saltG: liquor.salt,
+    fatG: Math.max(0, liquor.fat - YOLK_FAT * c.yolkG),
+    yolkG: c.yolkG,
+    yolkMaxC: c.yolkMaxC,
+    starches: c.starches.map(({ id, massG, colour, maxC, minutes, blendedS }) => ({
+      id,
+      massG,
+      colour,
+      maxC,
+      minutes,
+      blendedS,
+    })),
+    pureeG,
+    pureeSolidsG: Math.min(pureeG, thickeningSolids(c.pureeDry.fibre, c.pureeDry.starch, facts)),
+    fineness: c.fineness,
+    sugarG: Math.max(0, free.sugars),
+    acids: acidsOf(pot),
+  };
+}
+
+/** The liquor of a pot as an emulsion; `null` where nothing was beaten into it. */
+export function emulsionInputOf(pot: PotState): EmulsionInput | null {
+  const { liquor, carriers: c } = pot;
+  if (!c.beatenWith) return null;
+  const phases = (Object.entries(c.phases) as [PhaseId, number][]).filter(([, massG]) => massG > 0);
+  const boundFat = phases.reduce((m, [id, massG]) => m + (PHASES[id].fat ?? 0) * massG, 0);
+  const oilG = Math.max(0, liquor.fat - boundFat);
+  const phaseG = liquorMass(pot) - oilG;
+  const parts: PhasePart[] = phases.map(([id, massG]) => ({ id, massG }));
+  if (liquor.salt > 0) parts.push({ id: "salt", massG: liquor.salt });
+  const named = parts.reduce((m, p) => m + p.massG, 0);
+  if (phaseG > named) parts.push({ id: "water", massG: phaseG - named });
+  if (!(oilG > 0) || !(phaseG > 0)) return null;
+  const warm = pot.temperatureC > WARM_FROM_C;
+  return {
+    oilG,
+    oilKind: warm ? "butterfat" : "oil",
+    parts,
+    temperatureC: pot.temperatureC,
+    tool: c.beatenWith,
+    cookedYolk: warm && c.yolkMaxC >= RIBBON_FROM_C,
+  };
+}
+
+const WARM_FROM_C = 35;
+const RIBBON_FROM_C = 60;
+
+/** What a step leaves the sauce with, as far as its body goes. */
+export interface PotBody {
+  /** 0–100 at `atC`. */
+  readonly thickness: number;
+  readonly sd: number;
+  /** What the sums say before anything was learned. */
+  readonly forecast: number;
+  /** Readings of this kitchen that put it right; absent while there are too few. */
+  readonly learnedFrom?: number;
+  readonly atC: number;
+  readonly body: Body | null;
+  readonly emulsion: Emulsion | null;
+  readonly warnings: readonly Warning[];
+}
+
+/** A sauce emulsified by beating is one when more than this is oil by volume. */
+const EMULSION_FROM = 0.35;
+
+/** What is in a pot as an emulsion, at the temperature it is eaten at; `null` where its oil is not what gives it body. */
+export function emulsionOfPot(pot: PotState, atC: number, facts: FactValues): EmulsionInput | null {
+  const inPot = emulsionInputOf(pot);
+  if (!inPot) return null;
+  const input = { ...inPot, temperatureC: atC === SERVED_COLD_C ? atC : inPot.temperatureC };
+  const { fatVolume, thickness } = bareEmulsion(input, facts);
+  return fatVolume > EMULSION_FROM && thickness !== null ? input : null;
+}
+
+/**
+ * Body of what is in a pot, at the temperature it is eaten at. `null` where there is no liquor, or where it has become a
+ * glaze, a dough, a foam or a set custard: beyond the model.
+ */
+export function bodyOfPot(pot: PotState, atC: number, facts: FactValues): PotBody | null {
+  if (liquorMass(pot) < LEAST_G || holdsItself(pot)) return null;
+  const input = emulsionOfPot(pot, atC, facts);
+  const emulsion = input && bareEmulsion(input, facts);
+  if (emulsion && emulsion.thickness !== null)
+    return {
+      thickness: emulsion.thickness,
+      forecast: emulsion.thickness,
+      sd: emulsion.sd,
+      atC,
+      body: null,
+      emulsion,
+      warnings: [],
+    };
+  const body = bodyOf(sauceOf(pot, facts), atC, facts);
+  if (!body.ok) return null;
+  const { thickness, sd } = body.value;
+  return {
+    thickness,
+    forecast: thickness,
+    sd,
+    atC,
+    body: body.value,
+    emulsion: null,
+    warnings: body.warnings,
+  };
+}
+
+/** Where a sauce is met: in the pot, on a warm plate, out of the cold. */
+export const MET_AT = [
+  { words: "hot", atC: 80 },
+  { words: "on the plate", atC: 50 },
+  { words: "cold", atC: 8 },
+] as const;
+
+export interface BodyAt {
+  readonly words: string;
+  readonly atC: number;
+  /** 0–100; `"sets"` where its gelatin holds it. */
+  readonly thickness: number | "sets";
+}
+
+/**
+ * Body in the pot, on the plate and cold, as far as the kitchen's own readings have put it right; `"sets"` where its
+ * gelatin holds it. Nothing for what is an emulsion: it is made for one temperature.
+ */
+export function bodyAcross(pot: PotState, known: PotBody, facts: FactValues): readonly BodyAt[] {
+  if (!known.body) return [];
+  const sets = setsBelowC(known.body.gelatinPct);
+  const learned = known.thickness - known.forecast;
+  return MET_AT.flatMap(({ words, atC }): BodyAt[] => {
+    if (sets !== null && atC < sets) return [{ words, atC, thickness: "sets" }];
+    const body = bodyOf(sauceOf(pot, facts), atC, facts);
+    return body.ok
+      ? [{ words, atC, thickness: Math.min(100, Math.max(0, body.value.thickness + learned)) }]
+      : [];
+  });
+}
+
+const LEAST_G = 1;
+
+/** Air from which a liquor is a foam, as a share of it. Our estimate. */
+const FOAM_FROM = 0.05;
+
+/** What stands by its air or its set egg: no law here tells how firmly. */
+const holdsItself = ({ carriers, liquor }: PotState): boolean =>
+  carriers.isSet || carriers.airMl > FOAM_FROM * massOfPools(liquor);
+
+/** What has been cooked is served hot, all else cold, unless the formula says its own temperature. */
+export const servedAtC = (document: FormulaDocument): number =>
+  document.servedC ?? (document.steps.some(step => kindOf(step).cooks) ? SERVED_HOT_C : SERVED_COLD_C);

@@ -1,0 +1,259 @@
+import type { Ingredient } from "../../things/larder";
+import { EMPTY_POT, type PotState, withoutAir } from "../../things/pot";
+import { type Grams, type Millilitres, g, s } from "../../ground/quantity";
+import { type Problem, type Warning, ok } from "../../ground/result";
+import type { Vessel } from "../../things/vessel";
+import type { Line } from "../steps/amount";
+import { servedAtC } from "./body";
+import type { FormulaDocument } from "../document/document";
+import { doubtsAlong } from "./doubts";
+import type { Kitchen } from "./kitchen";
+import { type Ahead, looksAhead, resolveLines } from "./line-amounts";
+import { productMass, productVolume } from "./product";
+import { resolveSources } from "./sources";
+import { stateAfter, withWarnings } from "./state-after";
+import type { StateAfterStep, Walk } from "./walked";
+import type { ResolvedLine } from "../steps/kind";
+import { type Step, kindOf } from "../steps";
+import { at } from "../steps/shared";
+import { WalkCache } from "./walk-cache";
+
+export interface WalkOptions {
+  /** Keep the course of each step, for charts. */
+  readonly trace?: boolean;
+  /** Called before each step is worked out: lets a caller see what a step reads. */
+  readonly onStep?: (index: number) => void;
+  /** Formulas walked on the way here, outermost first: a cycle is refused with this path. */
+  readonly path?: readonly FormulaDocument[];
+  /** What earlier walks of nearly the same line worked out. */
+  readonly cache?: WalkCache;
+}
+
+/** Most passes of the fixed point for amounts per finished litre, and when it counts as found. */
+const MOST_PASSES = 60;
+const FOUND = 1e-9;
+
+/** A walk under way: it goes as far as it is asked to, and no step is worked out twice. */
+export interface Walking {
+  /** What is known after a step; `undefined` where the walk stops before it. What only the whole line can say of it is not among its warnings yet. */
+  readonly at: (index: number) => StateAfterStep | undefined;
+  readonly whole: () => Walk;
+}
+
+/**
+ * Walks the line: the heart of Hondaro. After every step it knows what is in the pot.
+ *
+ * Amounts per finished litre look ahead to the yield; they are found by fixed-point iteration, at most `MOST_PASSES`
+ * passes to a relative change of `FOUND`. A step that cannot be done ends the walk: the states before it stand, and
+ * `problems` says why.
+ *
+ * Pure and deterministic; with a cache the yield is looked for from where the walk before found it, to the same `FOUND`.
+ * @errors in `problems`: those of the steps, UNKNOWN_ID for a line, CYCLE with its path, NO_CONVERGENCE names the line
+ */
+export const walk = (document: FormulaDocument, kitchen: Kitchen, options: WalkOptions = {}): Walk =>
+  beginWalk(document, kitchen, options).whole();
+
+/** Begins a walk that need not go to the end at once. Where an amount looks ahead to the yield, its first step needs the whole line. */
+export function beginWalk(document: FormulaDocument, kitchen: Kitchen, options: WalkOptions = {}): Walking {
+  const cache = options.cache ?? new WalkCache();
+  const sources = resolveSources(
+    document,
+    kitchen,
+    options.path ?? [document],
+    (other, where, path) => walk(other, where, { path, cache }),
+    cache,
+  );
+  if (!sources.ok) return alreadyWalked(stopped(document, [], sources.problems, []));
+  const known = cache.sources(sources.value);
+  const guess = aheadOf(document.base.massG, document.base.massG, document);
+  const outermost = options.path === undefined;
+  const passWith = (ahead: Ahead) => pass(document, kitchen, known, ahead, { ...options, cache });
+  const lookAhead = linesAhead(document);
+  if (!lookAhead.length) return underWay(passWith(guess));
+  const from = (outermost && cache.ahead) || guess;
+  const found = findYield(document, known, lookAhead, from, ahead => toTheEnd(passWith(ahead)));
+  if (outermost) cache.ahead = found.ahead;
+  return alreadyWalked(found.walked);
+}
+
+/** Walks again and again, each time with the yield the walk before came to, until it no longer moves. */
+function findYield(
+  document: FormulaDocument,
+  sources: ReadonlyMap<string, Ingredient>,
+  lookAhead: readonly [number, Line][],
+  guess: Ahead,
+  walkWith: (ahead: Ahead) => Walk,
+): { readonly walked: Walk; readonly ahead: Ahead | null } {
+  let ahead = guess;
+  for (let i = 0; i < MOST_PASSES; i++) {
+    const result = walkWith(ahead);
+    const next = aheadOf(result.finishedMl, result.finishedG, document);
+    const settled = (["litres", "kg", "portions"] as const).every(
+      what => Math.abs(next[what] - ahead[what]) <= FOUND * Math.max(1, next[what]),
+    );
+    if (result.problems.length || settled) return { walked: result, ahead: settled ? ahead : null };
+    ahead = next;
+  }
+  const [stepIndex = 0, line] = lookAhead[0] ?? [];
+  const problems: Problem[] = [
+    {
+      code: "NO_CONVERGENCE",
+      field: `steps.${stepIndex}.lines`,
+      value: line?.id,
+      message: `“${line ? sources.get(line.id)?.name : "A line"}” counted on the yield grows faster than the yield does. Type a smaller amount, or grams.`,
+    },
+  ];
+  return { walked: stopped(document, [], problems, []), ahead: null };
+}
+
+const alreadyWalked = (walked: Walk): Walking => ({ at: index => walked.states[index], whole: () => walked });
+
+function toTheEnd(steps: Generator<StateAfterStep, Walk>): Walk {
+  let next = steps.next();
+  while (!next.done) next = steps.next();
+  return next.value;
+}
+
+function underWay(steps: Generator<StateAfterStep, Walk>): Walking {
+  const states: StateAfterStep[] = [];
+  let end: Walk | null = null;
+  const on = () => {
+    const next = steps.next();
+    if (next.done) end = next.value;
+    else states.push(next.value);
+  };
+  return {
+    at: index => {
+      while (!end && states.length <= index) on();
+      return states[index];
+    },
+    whole: () => {
+      while (!end) on();
+      return end;
+    },
+  };
+}
+
+const aheadOf = (finishedMl: number, finishedG: number, document: FormulaDocument): Ahead => ({
+  litres: finishedMl / 1000,
+  kg: finishedG / 1000,
+  portions: finishedG / document.portionG,
+});
+
+const linesAhead = (document: FormulaDocument): [number, Line][] =>
+  document.steps.flatMap((step, i) =>
+    step.lines.filter(l => looksAhead(l.amount, document)).map((l): [number, Line] => [i, l]),
+  );
+
+function stopped(
+  document: FormulaDocument,
+  states: readonly StateAfterStep[],
+  problems: readonly Problem[],
+  ingredients: readonly Ingredient[],
+): Walk {
+  const last = states.at(-1);
+  const doubts = doubtsAlong(document, states);
+  return {
+    states: states.map((state, i) => {
+      const more = doubts[i];
+      return more?.length ? withWarnings(state, more) : state;
+    }),
+    problems,
+    finishedMl: last ? productVolume(last.pot) : (0 as Millilitres),
+    finishedG: last ? productMass(last.pot) : g(0),
+    totalS: last?.clockS ?? s(0),
+    ingredients,
+  };
+}
+
+/** One walk with a given guess of the yield, step by step. */
+function* pass(
+  document: FormulaDocument,
+  kitchen: Kitchen,
+  sources: ReadonlyMap<string, Ingredient>,
+  ahead: Ahead,
+  options: WalkOptions & { readonly cache: WalkCache },
+): Generator<StateAfterStep, Walk> {
+  const states: StateAfterStep[] = [];
+  const used = new Map<string, Ingredient>();
+  const solved = new Map<string, Grams>();
+  const trace = options.trace ?? false;
+  let pot = EMPTY_POT;
+  let vessel: Vessel | null = null;
+  let clock = 0;
+  let cost = 0;
+  const servedC = servedAtC(document);
+  const end = (problems: readonly Problem[]) => stopped(document, states, problems, [...used.values()]);
+  for (const [index, step] of document.steps.entries()) {
+    const field = `steps.${index}`;
+    options.onStep?.(index);
+    const resolved = resolveLines(step.lines, pot.liquor, { document, sources, ahead, solved }, field);
+    if (!resolved.ok) return end(resolved.problems);
+    const lines = resolved.value;
+    const done: ReturnType<typeof applyStep> = options.cache.step(
+      { step, pot, vessel, lines, trace },
+      kitchen,
+      () => applyStep(step, { pot, vessel, lines, kitchen, field, trace }),
+    );
+    if (!done.ok) return end(at(field, done.problems));
+    for (const line of lines) used.set(line.ingredient.id, line.ingredient);
+    for (const computed of done.value.computed) {
+      const ingredient = computed.ingredientId
+        ? kitchen.ingredientById.get(computed.ingredientId)
+        : undefined;
+      if (ingredient) used.set(ingredient.id, ingredient);
+    }
+    const from = { clockS: clock, cost, baseG: document.base.massG, servedC, family: document.family };
+    const outcome = done.value;
+    const state = options.cache.state(step.id, outcome, sources, from, () =>
+      stateAfter(step, outcome, lines, resolved.warnings, sources, from, kitchen),
+    );
+    states.push(state);
+    ({ pot, vessel } = state);
+    clock = state.clockS;
+    cost = state.cost;
+    yield state;
+  }
+  return end([]);
+}
+
+/** Applies one step to a pot, as planned or as it really stands. */
+export function applyStep(
+  step: Step,
+  where: {
+    readonly pot: PotState;
+    readonly vessel: Vessel | null;
+    readonly lines: readonly ResolvedLine[];
+    readonly kitchen: Kitchen;
+    readonly field: string;
+    readonly trace: boolean;
+  },
+) {
+  const { kitchen } = where;
+  const kind = kindOf(step);
+  const done = kind.apply({
+    step,
+    pot: where.pot,
+    vessel: where.vessel,
+    lines: where.lines,
+    vessels: kitchen.vessels,
+    burner: kitchen.burner,
+    around: kitchen.around,
+    facts: kitchen.facts,
+    ingredientById: id => kitchen.ingredientById.get(id),
+    trace: where.trace,
+    field: where.field,
+  });
+  if (!done.ok || kind.keepsAir || done.value.pot.carriers.airMl === 0) return done;
+  const { pot, warnings } = done.value;
+  return ok({
+    ...done.value,
+    pot: { ...pot, carriers: withoutAir(pot.carriers) },
+    warnings: [...warnings, AIR_GOES],
+  });
+}
+
+const AIR_GOES: Warning = {
+  code: "AIR_GOES",
+  message: "What was beaten in as air goes here again: whip after it.",
+};

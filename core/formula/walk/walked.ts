@@ -1,0 +1,58 @@
+import type { Ingredient } from "../../things/larder";
+import type { PotState } from "../../things/pot";
+import type { Celsius, Grams, Millilitres, Millimetres, Seconds } from "../../ground/quantity";
+import type { TracePoint } from "../../laws/reduction";
+import type { Problem, Warning } from "../../ground/result";
+import type { DipMark, Vessel } from "../../things/vessel";
+import type { PotBody } from "./body";
+import type { LineAmount } from "./line-amounts";
+import type { Computed } from "../steps/kind";
+import type { Step } from "../steps";
+
+/** What a walk along the line knows. */
+
+/** The pot after a step, and what the step did. */
+export interface StateAfterStep {
+  readonly step: Step;
+  readonly pot: PotState;
+  readonly vessel: Vessel | null;
+  readonly massG: Grams;
+  /** Liquor at 20 °C, with the air in it; `null` while there is none. */
+  readonly volumeMl: Millilitres | null;
+  readonly temperatureC: Celsius;
+  readonly durationS: Seconds;
+  /** Since the start of the line, at the end of this step. */
+  readonly clockS: Seconds;
+  readonly levelMm: Millimetres | null;
+  readonly lines: readonly LineAmount[];
+  /** Ingredient of each line, products of other formulas included. */
+  readonly sources: ReadonlyMap<string, Ingredient>;
+  readonly computed: readonly Computed[];
+  readonly warnings: readonly Warning[];
+  readonly course: readonly TracePoint[];
+  readonly mark: DipMark | undefined;
+  readonly bulkLevelMm: number | undefined;
+  /** Body at the temperature it is eaten at; `null` where there is no liquor, or it is beyond a sauce. */
+  readonly body: PotBody | null;
+  /** What went in so far cost, in the kitchen’s currency, as purchased; what has no price is left out. */
+  readonly cost: number;
+}
+
+/** Where the line stood before a step. */
+export interface LineSoFar {
+  readonly clockS: number;
+  readonly cost: number;
+  readonly baseG: number;
+  readonly servedC: number;
+  readonly family: string;
+}
+
+export interface Walk {
+  readonly states: readonly StateAfterStep[];
+  /** Why the walk stopped before the end, if it did. */
+  readonly problems: readonly Problem[];
+  readonly finishedMl: Millilitres;
+  readonly finishedG: Grams;
+  readonly totalS: Seconds;
+  readonly ingredients: readonly Ingredient[];
+}

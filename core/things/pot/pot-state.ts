@@ -1,0 +1,95 @@
+import type { SolidKind } from "../larder";
+import type { ThickenerId } from "../larder/natures";
+import { type Celsius, type Grams, degC, g } from "../../ground/quantity";
+import type { Carriers } from "./carried";
+import { NO_CARRIERS } from "./carriers";
+import { NO_POOLS, type Pools, addPools, massOfPools, onePool, sumPools } from "./pools";
+
+/** Where mass that left the pot went. */
+export const EXITS = ["vapour", "skim", "strained", "drained", "reject", "poured"] as const;
+export type Exit = (typeof EXITS)[number];
+
+/** A part of what a strainer keeps: the bones, the mirepoix, the herbs. Straining and lifting work on parts. */
+export interface SolidPart {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: SolidKind;
+  readonly pools: Pools;
+  /** Mass when it entered, before any loss: what extraction counts from. */
+  readonly rawG: Grams;
+  readonly roasted: boolean;
+  /** Gelatin and other solids it has given so far, g. */
+  readonly gaveGelatinG: Grams;
+  readonly gaveSolidsG: Grams;
+  /** It binds once it has fallen apart: rice. */
+  readonly thickener?: ThickenerId;
+  /** True once its juice has run out into the liquor. */
+  readonly juiceReleased: boolean;
+}
+
+/**
+ * What stands in the pot, and where all that entered has gone.
+ *
+ * `liquor` is everything that flows through the strainer, `solids` what it keeps, `floatFatG` free fat on top.
+ * For every pool: entered = liquor + solids + floating fat + exits.
+ */
+export interface PotState {
+  readonly liquor: Pools;
+  /** What in the liquor keeps its own nature. */
+  readonly carriers: Carriers;
+  readonly solids: readonly SolidPart[];
+  readonly floatFatG: Grams;
+  readonly temperatureC: Celsius;
+  readonly entered: Pools;
+  readonly exits: Readonly<Record<Exit, Pools>>;
+}
+
+const NO_EXITS: Record<Exit, Pools> = {
+  vapour: NO_POOLS,
+  skim: NO_POOLS,
+  strained: NO_POOLS,
+  drained: NO_POOLS,
+  reject: NO_POOLS,
+  poured: NO_POOLS,
+};
+
+/** Temperature of what comes from the tap and the shelf. Common practice, no source. */
+export const SHELF_TEMPERATURE_C = degC(15);
+
+export const EMPTY_POT: PotState = {
+  liquor: NO_POOLS,
+  carriers: NO_CARRIERS,
+  solids: [],
+  floatFatG: g(0),
+  temperatureC: SHELF_TEMPERATURE_C,
+  entered: NO_POOLS,
+  exits: NO_EXITS,
+};
+
+export const liquorMass = (pot: PotState): Grams => massOfPools(pot.liquor);
+export const solidsMass = (pot: PotState): Grams =>
+  g(pot.solids.reduce((m, part) => m + massOfPools(part.pools), 0));
+/** Everything in the pot: liquor, solids and floating fat. */
+export const potMass = (pot: PotState): Grams => g(liquorMass(pot) + solidsMass(pot) + pot.floatFatG);
+export const exitMass = (pot: PotState, exit: Exit): Grams => massOfPools(pot.exits[exit]);
+
+/** Everything a pot holds, without its books. */
+export function contentsOf(pot: PotState): Pools {
+  if (!pot.solids.length && pot.floatFatG === 0) return pot.liquor;
+  return sumPools([pot.liquor, ...pot.solids.map(part => part.pools), onePool("fat", pot.floatFatG)]);
+}
+
+/** All that is in the pot and all that left it, pool by pool: equals `entered`. */
+export const accountedFor = (pot: PotState): Pools =>
+  sumPools([
+    pot.liquor,
+    ...pot.solids.map(part => part.pools),
+    onePool("fat", pot.floatFatG),
+    ...EXITS.map(exit => pot.exits[exit]),
+  ]);
+
+/** Books mass that leaves. */
+export const leave = (pot: PotState, exit: Exit, pools: Pools): PotState["exits"] => ({
+  ...pot.exits,
+  [exit]: addPools(pot.exits[exit], pools),
+});
