@@ -5,7 +5,7 @@ import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/frame";
 import { useKitchenWith, useMadeHere } from "./kitchen/context";
 import { QuickSums } from "./sums/quick-sums";
-import { SinkProvider } from "./sums/sink";
+import { AnswerTakerProvider } from "./sums/answer-taker";
 import { CommandProvider, Key, type ScreenCommand, useCommands, usePalette } from "./ui/commands";
 import { Wordmark } from "./ui/wordmark";
 
@@ -24,13 +24,13 @@ const SECTIONS = [
 export default function Frame({ loaderData }: Route.ComponentProps) {
   return (
     <CommandProvider>
-      <SinkProvider>
+      <AnswerTakerProvider>
         <QuickSums />
         <GoTo />
         <Header person={loaderData.person} />
         <FireStrip onFire={loaderData.onFire} />
         <Outlet />
-      </SinkProvider>
+      </AnswerTakerProvider>
     </CommandProvider>
   );
 }

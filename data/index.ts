@@ -30,7 +30,7 @@ export {
   appendEvents,
   batchesOf,
   eventsOf,
-  weighedLines,
+  lineWeighings,
   findRun,
   liveRuns,
   startRun,

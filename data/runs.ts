@@ -6,7 +6,7 @@ import {
   type RunEvent,
   type WeighedLine,
   readKept,
-  standing,
+  notTakenBack,
 } from "../core/run";
 import type { KitchenData } from "../core/formula";
 import { recordAudit } from "./audit";
@@ -192,7 +192,7 @@ export async function eventsOf(db: Queries, runIds: readonly string[]): Promise<
 }
 
 /** What was weighed in for the lines of a formula, in all its runs; what was undone does not count. */
-export async function weighedLines(
+export async function lineWeighings(
   db: Queries,
   kitchenId: string,
   formulaId: string,
@@ -206,7 +206,7 @@ export async function weighedLines(
     runs.map(r => r.id),
   );
   return runs.flatMap(({ id, baseG }) =>
-    standing(events[id] ?? []).flatMap(({ payload }) =>
+    notTakenBack(events[id] ?? []).flatMap(({ payload }) =>
       payload.kind === "added" ? [{ lineId: payload.lineId, massG: payload.massG, baseG }] : [],
     ),
   );

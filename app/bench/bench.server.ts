@@ -1,6 +1,6 @@
 import { data, redirect } from "react-router";
 import { ulid } from "ulid";
-import { database, findFormula, weighedLines } from "~/data";
+import { database, findFormula, lineWeighings } from "~/data";
 import type { Route } from "./+types/bench";
 import { drawnOnBy } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
@@ -13,7 +13,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { db } = database();
   const [stored, weighed] = await Promise.all([
     findFormula(db, kitchenId, params.formulaId),
-    weighedLines(db, kitchenId, params.formulaId),
+    lineWeighings(db, kitchenId, params.formulaId),
   ]);
   if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
   const drawnOn = await drawnOnBy(section, [stored.document]);

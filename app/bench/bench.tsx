@@ -19,14 +19,14 @@ import type { Route } from "./+types/bench";
 import { useKitchenWith } from "../kitchen/context";
 import { bandText, durationBandText } from "../text/format";
 import { AskProvider } from "../ui/ask";
-import { type Sink, useSink } from "../sums/sink";
+import { type AnswerTaker, useAnswerTaker } from "../sums/answer-taker";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { TraceChart } from "../ui/trace-chart";
 import { useSettled } from "../ui/use-settled";
 import { useIntervals } from "../workers/use-intervals";
 import { BenchHeader } from "./bench-header";
 import { ConflictNotice } from "./conflict-notice";
-import { FACES, type Face } from "./faces";
+import { AMOUNT_VIEWS, type AmountView } from "./amount-views";
 import { intervalText } from "./interval-text";
 import { lineReader } from "./line-now";
 import { type PanelId, Panels } from "./panels";
@@ -75,13 +75,13 @@ function Bench({ drawnOn, stored, weighed, newRunId }: Route.ComponentProps["loa
   const { kitchen, walked } = lineOf(document);
   const { intervals, fresh } = useIntervals(document, kitchenData, burnerId);
   const [selected, setSelected] = useState<string | null>(null);
-  const [face, setFace] = useState<Face>("grams");
+  const [view, setView] = useState<AmountView>("grams");
   const [threads, setThreads] = useThreads();
   const [chosen, setQuantity] = useState<FigureId | null>(null);
   const quantity = chosen && threads.includes(chosen) ? chosen : (threads[0] ?? "mass");
   const [panel, setPanel] = useState<PanelId | null>(null);
   const last = intervals[walked.states.length - 1];
-  useBenchCommands(formula, selected, setSelected, setFace);
+  useBenchCommands(formula, selected, setSelected, setView);
 
   const explained = useCallback(
     (asked: Askable) => explain(asked, document, walked, kitchen),
@@ -142,8 +142,8 @@ function Bench({ drawnOn, stored, weighed, newRunId }: Route.ComponentProps["loa
                 formula={formula}
                 lineOf={lineOf}
                 intervals={intervals}
-                face={face}
-                onFace={() => setFace(nextFace)}
+                view={view}
+                onView={() => setView(nextView)}
                 selected={selected}
                 onSelect={setSelected}
                 threads={threads}
@@ -195,17 +195,18 @@ function Bench({ drawnOn, stored, weighed, newRunId }: Route.ComponentProps["loa
 /** The chart is drawn again so long after the page around it, ms. */
 const CHART_PAUSE_MS = 400;
 
-const nextFace = (face: Face): Face => FACES[(FACES.indexOf(face) + 1) % FACES.length] ?? "grams";
+const nextView = (view: AmountView): AmountView =>
+  AMOUNT_VIEWS[(AMOUNT_VIEWS.indexOf(view) + 1) % AMOUNT_VIEWS.length] ?? "grams";
 
 function useBenchCommands(
   formula: Formula,
   selected: string | null,
   select: (id: string | null) => void,
-  setFace: (change: (face: Face) => Face) => void,
+  setView: (change: (view: AmountView) => AmountView) => void,
 ) {
   const { edit, undo, redo } = formula;
   const navigate = useNavigate();
-  const sink = useMemo<Sink>(
+  const taker = useMemo<AnswerTaker>(
     () => ({
       label: selected ? "Taken into the step" : "Taken into the notes",
       take: ({ name, input, answer }) =>
@@ -213,16 +214,16 @@ function useBenchCommands(
     }),
     [edit, selected],
   );
-  useSink(sink);
+  useAnswerTaker(taker);
   const commands = useMemo<ScreenCommand[]>(
     () => [
       {
-        id: "face",
+        id: "view",
         label: "grams, ratio to base, per finished litre",
         group: "This formula",
         keys: "u",
         shown: "u",
-        run: () => setFace(nextFace),
+        run: () => setView(nextView),
       },
       { id: "undo", label: "undo", group: "This formula", keys: "$mod+z", shown: "Ctrl Z", run: undo },
       {
@@ -273,7 +274,7 @@ function useBenchCommands(
       })),
       { id: "book", label: "Cards in the Book", group: "This formula", run: () => void navigate("/book") },
     ],
-    [edit, navigate, redo, select, selected, setFace, undo],
+    [edit, navigate, redo, select, selected, setView, undo],
   );
   useCommands(commands);
 }

@@ -1,12 +1,12 @@
 import { type FormulaDocument, readFormula } from "~/core/formula";
 
 /** A formula as the server held it when an edit of it began. */
-export interface Ground {
+export interface BuiltOn {
   readonly rowVersion: number;
   readonly document: FormulaDocument;
 }
 
-interface Draft extends Ground {
+interface Draft extends BuiltOn {
   /** On its way to the server when the draft was kept: once it has arrived, the draft builds on that. */
   readonly sending: FormulaDocument | null;
 }
@@ -15,13 +15,13 @@ interface Draft extends Ground {
 export interface Unsaved {
   readonly document: FormulaDocument;
   /** What it builds on, where somebody has saved since; `null` where it builds on what the server holds. */
-  readonly ground: Ground | null;
+  readonly builtOn: BuiltOn | null;
 }
 
 const draftKey = (id: string) => `hondaro-draft-${id}`;
 const groundKey = (id: string) => `hondaro-ground-${id}`;
 
-function keep(key: string, what: Draft | Ground): void {
+function keep(key: string, what: Draft | BuiltOn): void {
   try {
     localStorage.setItem(key, JSON.stringify(what));
   } catch {
@@ -33,7 +33,7 @@ function keep(key: string, what: Draft | Ground): void {
 export const keepDraft = (id: string, draft: Draft): void => keep(draftKey(id), draft);
 
 /** Keeps what the edits build on. It is as large as the formula: once for each version, not at every key. */
-export const keepGround = (id: string, ground: Ground): void => keep(groundKey(id), ground);
+export const keepBuiltOn = (id: string, ground: BuiltOn): void => keep(groundKey(id), ground);
 
 export function forgetDraft(id: string): void {
   localStorage.removeItem(draftKey(id));
@@ -47,19 +47,19 @@ export const sameFormula = (a: unknown, b: FormulaDocument): boolean => {
 };
 
 /** What this device still holds of a formula and the server does not. */
-export function unsavedDraft(id: string, stored: Ground): Unsaved | null {
+export function unsavedDraft(id: string, stored: BuiltOn): Unsaved | null {
   try {
     const kept = JSON.parse(localStorage.getItem(draftKey(id)) ?? "null") as Draft | null;
     if (!kept) return null;
     const document = readFormula(kept.document);
     if (!document.ok || sameFormula(kept.document, stored.document)) return null;
     const arrived = kept.rowVersion === stored.rowVersion - 1 && sameFormula(kept.sending, stored.document);
-    if (kept.rowVersion === stored.rowVersion || arrived) return { document: document.value, ground: null };
+    if (kept.rowVersion === stored.rowVersion || arrived) return { document: document.value, builtOn: null };
     // Somebody saved since: both are shown, from what they had in common.
-    const ground = JSON.parse(localStorage.getItem(groundKey(id)) ?? "null") as Ground | null;
+    const ground = JSON.parse(localStorage.getItem(groundKey(id)) ?? "null") as BuiltOn | null;
     const common = ground && readFormula(ground.document);
     if (!ground || !common?.ok || ground.rowVersion !== kept.rowVersion) return null;
-    return { document: document.value, ground: { rowVersion: ground.rowVersion, document: common.value } };
+    return { document: document.value, builtOn: { rowVersion: ground.rowVersion, document: common.value } };
   } catch {
     return null;
   }

@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { FIGURES, type FigureId, type StateAfterStep, type StepIntervals } from "~/core/formula";
 import { type Grams, printMass, printNumber } from "~/core/ground/quantity";
 import { bandText, clockBandText, elapsedClock, gramsBand } from "../text/format";
-import { type Face, faceOf } from "./faces";
+import { type AmountView, amountIn } from "./amount-views";
 import type { LineNow } from "./line-now";
 import { useLive, useLiveRow } from "./live-row";
 import { LiveAsk, LiveWords } from "./live-text";
@@ -90,18 +90,18 @@ const Amount = ({ className, children }: { className?: string; children: ReactNo
 /** What goes in, line by line, and what the sums put in or take out. */
 export function Amounts({
   state,
-  face,
+  view,
   interval,
 }: {
   /** Which lines there are; each follows by itself. */
   state: StateAfterStep;
-  face: Face;
+  view: AmountView;
   interval: StepIntervals | undefined;
 }) {
   return (
     <dl className="text-sm leading-5">
       {state.lines.map(({ lineId }) => (
-        <LineAmount key={lineId} lineId={lineId} face={face} />
+        <LineAmount key={lineId} lineId={lineId} view={view} />
       ))}
       {state.computed.map(({ what }) => (
         <ComputedAmount key={what} what={what} band={gramsBand(interval?.computedG[what])} />
@@ -117,7 +117,7 @@ const massIn = (found: { readonly massG: Grams } | undefined): string =>
 /** Stated, measured and assumed never look alike. */
 const LOOK = { stated: "font-semibold", measured: "is-measured", assumed: "is-assumed" };
 
-function LineAmount({ lineId, face }: { lineId: string; face: Face }) {
+function LineAmount({ lineId, view }: { lineId: string; view: AmountView }) {
   const { index } = useLiveRow();
   const lineOf = ({ row }: LineNow) => row(index).state?.lines.find(line => line.lineId === lineId);
   const [name, certainty, from] = useLive(useLiveRow(), now => {
@@ -136,7 +136,7 @@ function LineAmount({ lineId, face }: { lineId: string; face: Face }) {
           asked={{ ask: "line", step: index, lineId }}
           of={now => {
             const line = lineOf(now);
-            return line ? faceOf(line, face, face === "per litre" ? now.walked.finishedMl : 0) : "";
+            return line ? amountIn(line, view, view === "per litre" ? now.walked.finishedMl : 0) : "";
           }}
           called={now => `${name}, ${massIn(lineOf(now))}, ${certainty}`}
         />

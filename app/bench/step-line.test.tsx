@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { type FormulaDocument, openKitchen } from "~/core/formula";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { AskProvider } from "../ui/ask";
-import type { Face } from "./faces";
+import type { AmountView } from "./amount-views";
 import { lineReader } from "./line-now";
 import { demo, words } from "./panels/testing";
 import { StepLine } from "./step-line";
@@ -23,7 +23,7 @@ function line(document: FormulaDocument) {
   function Bench() {
     formula = useFormula("line-of-test", head);
     const [selected, select] = useState<string | null>(null);
-    const [face, setFace] = useState<Face>("grams");
+    const [face, setView] = useState<AmountView>("grams");
     drawn++;
     return (
       <AskProvider explain={() => null}>
@@ -31,8 +31,8 @@ function line(document: FormulaDocument) {
           formula={formula}
           lineOf={lineOf}
           intervals={[]}
-          face={face}
-          onFace={() => setFace(face === "grams" ? "ratio" : "grams")}
+          view={face}
+          onView={() => setView(face === "grams" ? "ratio" : "grams")}
           selected={selected}
           onSelect={select}
           threads={["mass", "salt"]}

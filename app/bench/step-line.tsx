@@ -12,7 +12,7 @@ import { FIGURES, type FigureId, type FormulaDocument, type StepIntervals, moveS
 import { useSettled } from "../ui/use-settled";
 import { AddStep } from "./add-step";
 import { dragWords } from "./drag-words";
-import type { Face } from "./faces";
+import type { AmountView } from "./amount-views";
 import { IngredientNames } from "./ingredient-field";
 import type { LineNow } from "./line-now";
 import { type LiveRow, LiveRowProvider, shapeOf, stillRow, titleOf, useLive } from "./live-row";
@@ -27,8 +27,8 @@ export interface StepLineProps {
   formula: Formula;
   lineOf: (document: FormulaDocument) => LineNow;
   intervals: readonly StepIntervals[];
-  face: Face;
-  onFace: () => void;
+  view: AmountView;
+  onView: () => void;
   selected: string | null;
   onSelect: (id: string | null) => void;
   threads: readonly FigureId[];
@@ -40,8 +40,8 @@ export function StepLine({
   formula,
   lineOf,
   intervals,
-  face,
-  onFace,
+  view,
+  onView,
   selected,
   onSelect,
   threads,
@@ -57,7 +57,7 @@ export function StepLine({
   const inView = useRowsInView(list, order);
   const { kitchen } = lineOf(document);
   const line: LineOfRows = {
-    shared: { lineOf, threads, face, onSelect, edit, typed: formula.typed, onTyped: formula.onTyped },
+    shared: { lineOf, threads, view, onSelect, edit, typed: formula.typed, onTyped: formula.onTyped },
     here,
     settled: (id, index) => (settled.document.steps[index]?.id === id ? settled : here),
     isInView: id => !inView || inView.has(id) || selected === id,
@@ -101,7 +101,7 @@ export function StepLine({
         <span className="pl-3">step</span>
         <button
           type="button"
-          onClick={onFace}
+          onClick={onView}
           title="u"
           className="hidden px-4 text-left hover:text-copper lg:block"
         >
@@ -110,7 +110,7 @@ export function StepLine({
               {i > 0 && " · "}
               <span
                 className={
-                  face === name
+                  view === name
                     ? "font-bold text-ink underline decoration-copper decoration-2 underline-offset-4"
                     : ""
                 }
@@ -152,7 +152,7 @@ interface DrawnFrom {
 interface ForEveryRow extends Pick<Formula, "edit" | "typed" | "onTyped"> {
   readonly lineOf: (document: FormulaDocument) => LineNow;
   readonly threads: readonly FigureId[];
-  readonly face: Face;
+  readonly view: AmountView;
   readonly onSelect: (id: string | null) => void;
 }
 
@@ -199,7 +199,7 @@ const RowOfThis = memo(function RowOfThis({
   open,
   lineOf,
   threads,
-  face,
+  view,
   onSelect,
   edit,
   typed,
@@ -231,7 +231,7 @@ const RowOfThis = memo(function RowOfThis({
         threads={threads}
         // The shape of the threads follows with the page; the figures beside them are there at once.
         shares={sharesOf(page, index, threads)}
-        face={face}
+        view={view}
         open={open}
         onToggle={() => onSelect(open ? null : id)}
         formula={{ document, edit, typed }}

@@ -3,7 +3,7 @@ import { memo } from "react";
 import type { FigureId, Kitchen, StateAfterStep, Step, StepIntervals } from "~/core/formula";
 import type { Problem, Warning } from "~/core/ground/result";
 import { Thread } from "../ui/thread";
-import type { Face } from "./faces";
+import type { AmountView } from "./amount-views";
 import { LongSimmerNotice } from "./long-simmer-notice";
 import { Amounts, ClockFigure, FiguresInWords, ThreadFigure } from "./row-figures";
 import { StepEditor } from "./step-editor";
@@ -25,7 +25,7 @@ export interface StepRowProps {
   /** What the whole line says of this step. */
   doubts: readonly Warning[];
   threads: readonly FigureId[];
-  face: Face;
+  view: AmountView;
   open: boolean;
   onToggle: () => void;
   formula: Editing;
@@ -57,7 +57,7 @@ export const StepRow = memo(function StepRow({
   doubts,
   threads,
   shares,
-  face,
+  view,
   open,
   onToggle,
   formula,
@@ -102,7 +102,7 @@ export const StepRow = memo(function StepRow({
         ))}
       </div>
       <div className="col-start-2 pb-2 pl-3 lg:col-start-auto lg:px-4 lg:py-2.5">
-        {state && <Amounts state={state} face={face} interval={interval} />}
+        {state && <Amounts state={state} view={view} interval={interval} />}
       </div>
       {state ? (
         <>

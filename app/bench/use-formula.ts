@@ -1,7 +1,7 @@
 import { startTransition, useCallback, useEffect, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import type { FormulaDocument } from "~/core/formula";
-import { type Ground, forgetDraft, sameFormula, keepDraft, keepGround, unsavedDraft } from "./kept-draft";
+import { type BuiltOn, forgetDraft, sameFormula, keepDraft, keepBuiltOn, unsavedDraft } from "./kept-draft";
 import type { SaveReply, StoredHead } from "./replies";
 
 /** Typing pauses this long before the formula is saved, ms. */
@@ -99,7 +99,7 @@ const sameRows = (a: FormulaDocument, b: FormulaDocument): boolean =>
   a.steps.length === b.steps.length && a.steps.every((step, i) => step.id === b.steps[i]?.id);
 
 /** What was done and undone in formulas that were left, as long as the application is open. */
-const leftWith = new Map<string, History>();
+const keptHistories = new Map<string, History>();
 
 /** The formula on the Bench: edits, undo, saving by itself, and what to do when two cooks save at once. */
 export function useFormula(id: string, stored: StoredHead): Formula {
@@ -135,8 +135,8 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   const [refusal, setRefusal] = useState<string | null>(null);
   const [offline, setOffline] = useState(false);
   const [savedAt, setSavedAt] = useState<number | null>(null);
-  const builtOn = useRef<Ground>(stored);
-  const keptGround = useRef<Ground | null>(null);
+  const builtOn = useRef<BuiltOn>(stored);
+  const keptGround = useRef<BuiltOn | null>(null);
   /** A draft was found that builds on less than the server holds. */
   const found = useRef(false);
   const sent = useRef<FormulaDocument | null>(null);
@@ -148,7 +148,7 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     unkept.current = undefined;
     if (keptGround.current !== builtOn.current) {
       keptGround.current = builtOn.current;
-      keepGround(id, { rowVersion: builtOn.current.rowVersion, document: builtOn.current.document });
+      keepBuiltOn(id, { rowVersion: builtOn.current.rowVersion, document: builtOn.current.document });
     }
     keepDraft(id, {
       rowVersion: builtOn.current.rowVersion,
@@ -197,7 +197,7 @@ export function useFormula(id: string, stored: StoredHead): Formula {
   const changed = history.present !== head.document;
 
   const goBackTo = useCallback(
-    (ground: Ground) => {
+    (ground: BuiltOn) => {
       builtOn.current = ground;
       found.current = true;
       setHead({ ...ground, number: stored.number });
@@ -210,16 +210,16 @@ export function useFormula(id: string, stored: StoredHead): Formula {
     const kept = unsavedDraft(id, stored);
     // What this device holds is known only now: the server could not draw it.
     // eslint-disable-next-line react-hooks/set-state-in-effect
-    if (kept?.ground) goBackTo(kept.ground);
+    if (kept?.builtOn) goBackTo(kept.builtOn);
     if (kept) dispatch({ type: "replace", document: kept.document });
     else {
-      const earlier = leftWith.get(id);
+      const earlier = keptHistories.get(id);
       if (earlier && sameFormula(earlier.present, stored.document)) {
         latest.current = { ...earlier, present: stored.document, tag: "" };
         drawAll();
       }
     }
-    return () => void leftWith.set(id, latest.current);
+    return () => void keptHistories.set(id, latest.current);
     // Only on the first look; later drafts are this page's own.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [id]);

@@ -70,7 +70,9 @@ const natureInWords = (nature: Nature): string =>
         ? "egg yolk"
         : nature === "puree"
           ? "a purée"
-          : `thickens as ${THICKENERS[nature satisfies ThickenerId].name}`;
+          : nature === "neutral"
+            ? "a fat without taste of its own"
+            : `thickens as ${THICKENERS[nature satisfies ThickenerId].name}`;
 const PHASES = [
   ["liquor", "flows with the liquid"],
   ["solids", "stays in the strainer"],

@@ -67,7 +67,7 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
   /** Level for everything in the pot weighing so much. */
   const levelFor = (massG: number | null | undefined): number | null =>
     massG == null ? null : level(Math.max(0, massG - massOutside(from)), fromLiquid ? from : endPot);
-  const standing = fromLiquid ? level(startG) : (foreseen?.levelMm ?? null);
+  const levelNow = fromLiquid ? level(startG) : (foreseen?.levelMm ?? null);
   return {
     live,
     facts: opened.facts,
@@ -84,7 +84,7 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
     vessel,
     place: !progress || vessel?.use === "container" ? "bench" : placeOf(progress.step),
     startMm: foreseen?.mark?.startMm ?? (fromLiquid ? level(startG) : null),
-    nowMm: forecast?.massNowG == null ? standing : levelFor(forecast.massNowG),
+    nowMm: forecast?.massNowG == null ? levelNow : levelFor(forecast.massNowG),
     nowLoMm: levelFor(forecast?.massLoG),
     nowHiMm: levelFor(forecast?.massHiG),
     markMm: foreseen?.mark?.markMm ?? null,

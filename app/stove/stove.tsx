@@ -1,12 +1,12 @@
 import { useCallback, useMemo, useState } from "react";
 import { Link, useRevalidator } from "react-router";
-import { LONGEST_NOTE, type RunPayload, openTicks, standing, stepToRead } from "~/core/run";
+import { LONGEST_NOTE, type RunPayload, openTicks, notTakenBack, stepToRead } from "~/core/run";
 import type { Route } from "./+types/stove";
 import { useKitchen } from "../kitchen/context";
 import { potNow } from "../range/pot-now";
 import { clockTime } from "../text/format";
 import { QuickSums } from "../sums/quick-sums";
-import { type Sink, SinkProvider, useSink } from "../sums/sink";
+import { type AnswerTaker, AnswerTakerProvider, useAnswerTaker } from "../sums/answer-taker";
 import { CommandProvider, type ScreenCommand, useCommands } from "../ui/commands";
 import { useNow } from "../ui/use-now";
 import { BatchSummary } from "./batch-summary";
@@ -26,10 +26,10 @@ export const meta: Route.MetaFunction = () => [{ title: "Stove · Hondaro" }];
 export default function StovePage({ loaderData }: Route.ComponentProps) {
   return (
     <CommandProvider>
-      <SinkProvider>
+      <AnswerTakerProvider>
         <QuickSums />
         <Stove key={loaderData.live.run.id} {...loaderData} />
-      </SinkProvider>
+      </AnswerTakerProvider>
     </CommandProvider>
   );
 }
@@ -59,7 +59,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
   const stepId = progress?.step.id;
   // What is weighed when every step is through is still weighed in.
   const readId = stepToRead(state)?.step.id;
-  const last = standing(events)
+  const last = notTakenBack(events)
     .filter(e => e.payload.kind !== "started")
     .at(-1);
 
@@ -80,7 +80,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     log(progress?.status === "live" ? { kind: "step-done", stepId } : { kind: "step-begun", stepId });
   }, [log, progress?.status, stepId, ticks.length]);
   // An answer is kept in the run as a note: what was worked out belongs to what was cooked.
-  const sink = useMemo<Sink | null>(
+  const taker = useMemo<AnswerTaker | null>(
     () =>
       readId && state.finishedAt === null
         ? {
@@ -91,7 +91,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
         : null,
     [log, state.finishedAt, readId],
   );
-  useSink(sink);
+  useAnswerTaker(taker);
   const commands = useMemo<ScreenCommand[]>(
     () =>
       state.finishedAt !== null

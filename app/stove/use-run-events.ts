@@ -19,10 +19,10 @@ export interface RunLog {
   readonly drop: (id: string) => void;
 }
 
-/** The events of a run on this device: those the server has told, and those still on their way to it. */
+/** The events of a run on this device: those the server has acknowledged, and those still on their way to it. */
 export function useRunEvents(
   runId: string,
-  told: readonly RunEvent[],
+  acknowledged: readonly RunEvent[],
   personId: string,
   serverNow: number,
   onDelivered: () => void,
@@ -36,8 +36,8 @@ export function useRunEvents(
   }, [onDelivered]);
   useEffect(() => deviceClock.heard(serverNow), [serverNow]);
   useEffect(() => {
-    void forget(told.map(event => event.id));
-  }, [told]);
+    void forget(acknowledged.map(event => event.id));
+  }, [acknowledged]);
 
   useEffect(() => {
     let here = true;
@@ -84,7 +84,7 @@ export function useRunEvents(
     void forget([id]);
   }, []);
 
-  const events = useMemo(() => merge(told, mine), [told, mine]);
+  const events = useMemo(() => merge(acknowledged, mine), [acknowledged, mine]);
   return { events, waiting, refused, log, drop };
 }
 

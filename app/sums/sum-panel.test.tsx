@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { SUMS, inOrder, textsOf as textsIn, worldOf } from "~/core/sums";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { readRecent } from "./recent";
-import { SinkProvider, useSink } from "./sink";
+import { AnswerTakerProvider, useAnswerTaker } from "./answer-taker";
 import { SumPanel } from "./sum-panel";
 
 beforeEach(() => localStorage.clear());
@@ -99,7 +99,7 @@ describe("typing in a sum", () => {
 describe("a screen that takes the answer", () => {
   const take = vi.fn();
   function Screen({ onClose }: { onClose: () => void }) {
-    useSink(SINK);
+    useAnswerTaker(SINK);
     return (
       <SumPanel
         open={{
@@ -116,9 +116,9 @@ describe("a screen that takes the answer", () => {
   test("Enter gives it there, with what it was reckoned from, and closes", () => {
     const onClose = vi.fn();
     render(
-      <SinkProvider>
+      <AnswerTakerProvider>
         <Screen onClose={onClose} />
-      </SinkProvider>,
+      </AnswerTakerProvider>,
     );
     const form = screen.getByRole("dialog").querySelector("form");
     fireEvent.submit(form as HTMLFormElement);
@@ -132,9 +132,9 @@ describe("a screen that takes the answer", () => {
   test("what is refused cannot be given", () => {
     take.mockClear();
     render(
-      <SinkProvider>
+      <AnswerTakerProvider>
         <Screen onClose={vi.fn()} />
-      </SinkProvider>,
+      </AnswerTakerProvider>,
     );
     const panel = screen.getByRole("dialog");
     fireEvent.change(within(panel).getAllByRole("textbox")[0] as HTMLElement, { target: { value: "?" } });

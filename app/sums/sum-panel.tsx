@@ -9,7 +9,7 @@ import { AnswerView } from "./answer";
 import { Entry } from "./entry";
 import type { OpenSum } from "./open-sum";
 import { type RecentSum, keepRecent } from "./recent";
-import { useOpenSink } from "./sink";
+import { useOpenTaker } from "./answer-taker";
 
 /** One quick sum: what it asks at the left, the answer beside it as it is typed. */
 export function SumPanel({
@@ -24,7 +24,7 @@ export function SumPanel({
   onKept: (recent: readonly RecentSum[]) => void;
 }) {
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>(open.texts);
-  const sink = useOpenSink();
+  const taker = useOpenTaker();
   const suggestions = useMemo(() => offered(world), [world]);
   const sum = sumNamed(open.name);
   if (!sum) return null;
@@ -44,9 +44,9 @@ export function SumPanel({
     onClose();
   };
   const use = () => {
-    if (!answer.ok || !read.ok || !sink) return;
-    sink.take({ name: sum.name, input: read.value, answer: answer.value });
-    toast(`${sink.label}: ${answer.value.sentence}`);
+    if (!answer.ok || !read.ok || !taker) return;
+    taker.take({ name: sum.name, input: read.value, answer: answer.value });
+    toast(`${taker.label}: ${answer.value.sentence}`);
     close();
   };
   const set = (name: string, text: string) => setTexts(now => ({ ...now, [name]: text }));
@@ -61,7 +61,7 @@ export function SumPanel({
             className="mt-4 grid gap-x-8 gap-y-5 md:grid-cols-[19rem_minmax(0,1fr)]"
             onSubmit={event => {
               event.preventDefault();
-              if (sink) use();
+              if (taker) use();
               else keep();
             }}
           >
@@ -121,9 +121,9 @@ export function SumPanel({
               )}
             </div>
             <div className="flex gap-3 md:col-span-2">
-              {sink && (
+              {taker && (
                 <Button type="submit" look="act" disabled={!answer.ok}>
-                  Use it: {sink.label.toLowerCase()}
+                  Use it: {taker.label.toLowerCase()}
                 </Button>
               )}
               <Button onClick={close}>Done</Button>

@@ -91,7 +91,7 @@ export const stepToRead = (run: RunState): StepProgress | null =>
   run.steps[run.current] ?? run.steps.findLast(({ status }) => status === "done") ?? null;
 
 /** Events that still count: undone ones and the undoing itself drop out. An undone undo counts again. */
-export function standing(events: readonly RunEvent[]): RunEvent[] {
+export function notTakenBack(events: readonly RunEvent[]): RunEvent[] {
   const ordered = inOrder(events);
   const gone = new Set<string>();
   for (const event of [...ordered].reverse())
@@ -110,7 +110,7 @@ export function standing(events: readonly RunEvent[]): RunEvent[] {
  * @param kitchen  opened for the burner of the run
  */
 export function fold(events: readonly RunEvent[], document: FormulaDocument, kitchen: Kitchen): RunState {
-  const counted = standing(events);
+  const counted = notTakenBack(events);
   const planned = walk(document, kitchen, { trace: true });
   const byStep = new Map<string, RunEvent[]>();
   for (const event of counted)
@@ -134,7 +134,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       const result = applyStep(plan.step, {
         pot,
         vessel,
-        lines: weighedLines(plan, own),
+        lines: linesAsWeighed(plan, own),
         kitchen,
         field: `steps.${index}`,
         trace: true,
@@ -201,7 +201,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
 }
 
 /** The lines of a step with what was really weighed in, where it was. */
-function weighedLines(plan: StateAfterStep, own: readonly RunEvent[]) {
+function linesAsWeighed(plan: StateAfterStep, own: readonly RunEvent[]) {
   const added = new Map(
     own.flatMap(e => (e.payload.kind === "added" ? [[e.payload.lineId, e.payload.massG] as const] : [])),
   );
@@ -217,7 +217,7 @@ export function massAtLevel(levelMm: number, pot: PotState, vessel: Vessel, kitc
   const filled = geometryOfVessel(vessel).volumeAtLevel(mm(levelMm));
   const liquor = Math.max(0, filled - displacedIn(pot, kitchen.facts));
   const here = liquorMass(pot);
-  const density = here > 0 ? here / (volumeMlOf(pot.liquor, pot.temperatureC) + pot.carriers.airMl) : 1;
+  const density = here > 0 ? here / (volumeMlOf(pot.liquor, pot.temperatureC) + pot.natures.airMl) : 1;
   return g(potMass(pot) - here + liquor * density);
 }
 
@@ -321,6 +321,6 @@ function corrected(
 function massOfJugs(jugs: readonly Reading[], pot: PotState): Grams {
   const volume: Millilitres = ml(jugs.reduce((sum, jug) => sum + (jug.volumeMl ?? 0), 0));
   const here = liquorMass(pot);
-  const density = here > 0 ? here / (volumeMlOf(pot.liquor, pot.temperatureC) + pot.carriers.airMl) : 1;
+  const density = here > 0 ? here / (volumeMlOf(pot.liquor, pot.temperatureC) + pot.natures.airMl) : 1;
   return g(potMass(pot) - here + volume * density);
 }

@@ -18,7 +18,7 @@ export {
   fold,
   massAtLevel,
   openTicks,
-  standing,
+  notTakenBack,
   stepToRead,
 } from "./fold";
 export { type StepBand, UNKNOWN_BAND, stepBand } from "./band";

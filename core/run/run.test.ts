@@ -19,7 +19,7 @@ import {
   stepBand,
   pouredFrom,
   runEventSchema,
-  standing,
+  notTakenBack,
   strainYield,
 } from ".";
 
@@ -171,8 +171,8 @@ describe("folding events", () => {
     const weighed = event(60, { kind: "weighed", stepId: "s6", netG: 15_000 });
     const undone = event(61, { kind: "undone", eventId: weighed.id });
     const redone = event(62, { kind: "undone", eventId: undone.id });
-    expect(standing([weighed, undone])).toEqual([]);
-    expect(standing([weighed, undone, redone])).toEqual([weighed]);
+    expect(notTakenBack([weighed, undone])).toEqual([]);
+    expect(notTakenBack([weighed, undone, redone])).toEqual([weighed]);
   });
 
   test("what was weighed at the end of a step is what the next one starts from", () => {

@@ -151,11 +151,11 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
 
 const count = (n: number, word: string): string => `${n} ${word}${n === 1 ? "" : "s"}`;
 
-const standing = (draft: Draft) => draft.pieces.filter(piece => piece.verdict !== "left");
+const taken = (draft: Draft) => draft.pieces.filter(piece => piece.verdict !== "left");
 
-const openQuestions = (draft: Draft): number => standing(draft).reduce((n, p) => n + p.questions.length, 0);
+const openQuestions = (draft: Draft): number => taken(draft).reduce((n, p) => n + p.questions.length, 0);
 
-const doubts = (draft: Draft): number => standing(draft).reduce((n, p) => n + p.doubts.length, 0);
+const doubts = (draft: Draft): number => taken(draft).reduce((n, p) => n + p.doubts.length, 0);
 
 const LONGEST_NOTES = 2000;
 

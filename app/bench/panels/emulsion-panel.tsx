@@ -176,7 +176,10 @@ function OnTheLine({
         <OilStages phaseG={phaseG} oilG={oilG} tool={tool} facts={kitchen.facts} />
         {oils.length > 0 && (
           <OilBlend
-            oils={oils.map(l => ({ name: l.name, massG: (l.massG * oilG) / Math.max(onTheLine, 0.001) }))}
+            oils={oils.map(l => ({
+              neutral: state.sources.get(l.lineId)?.carries?.neutral === true,
+              massG: (l.massG * oilG) / Math.max(onTheLine, 0.001),
+            }))}
             blade={tool !== "whisk"}
           />
         )}

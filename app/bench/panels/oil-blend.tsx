@@ -9,7 +9,7 @@ export function OilBlend({
   oils,
   blade,
 }: {
-  oils: readonly { readonly name: string; readonly massG: number }[];
+  oils: readonly { readonly neutral: boolean; readonly massG: number }[];
   blade: boolean;
 }) {
   const [neutralPct, setNeutralPct] = useState(85);

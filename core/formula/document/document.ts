@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { type Problem, type Result, ok, refuse } from "../../ground/result";
 import { groupSchema } from "../steps/amount";
-import { liftDocument } from "./earlier-schemas";
+import { toCurrentSchema } from "./earlier-schemas";
 import { SERVED_AS } from "./served-as";
 import { type Step, stepSchema } from "../steps";
 
@@ -73,7 +73,7 @@ export type FormulaDocument = Omit<z.infer<typeof formulaSchema>, "steps"> & {
  * @errors MISSING / OUT_OF_RANGE with the path; DUPLICATE two steps or lines with one id
  */
 export function readFormula(input: unknown): Result<FormulaDocument> {
-  const parsed = formulaSchema.safeParse(liftDocument(input));
+  const parsed = formulaSchema.safeParse(toCurrentSchema(input));
   if (!parsed.success)
     return refuse(
       ...parsed.error.issues.map((issue): Problem => ({

@@ -16,16 +16,16 @@ const from1 = (document: Loose): Loose => ({
 });
 
 /** One lift a version: each takes a document of its number to the next. */
-const LIFTS: Readonly<Record<number, (document: Loose) => Loose>> = { 1: from1 };
+const FROM_SCHEMA: Readonly<Record<number, (document: Loose) => Loose>> = { 1: from1 };
 
 /**
  * Brings a document of an earlier schema up to today's, step by step. What is no document, or is of a number nobody
  * knows, comes back untouched: reading it will refuse it with the reason.
  */
-export function liftDocument(input: unknown): unknown {
+export function toCurrentSchema(input: unknown): unknown {
   let document = input;
   while (isLoose(document) && typeof document.schema === "number") {
-    const lift = LIFTS[document.schema];
+    const lift = FROM_SCHEMA[document.schema];
     if (!lift) break;
     document = lift(document);
   }

@@ -25,7 +25,7 @@ describe("whip", () => {
   test("air takes room and weighs nothing", () => {
     const { pot } = cream({ growsPct: 100 });
     expect(potMass(pot)).toBeCloseTo(500, 6);
-    expect(pot.carriers.airMl / volumeAt20(pot.liquor)).toBeCloseTo(1, 2);
+    expect(pot.natures.airMl / volumeAt20(pot.liquor)).toBeCloseTo(1, 2);
     expect(warned(cream())).toEqual([]);
   });
   test("what no longer fits its bowl when it has grown takes a larger one", () => {
@@ -50,15 +50,15 @@ describe("whip", () => {
   test("seasoning leaves the air in it; a simmer drives it out, and says so", () => {
     const { pot } = cream();
     const seasoned = after("season", {}, { pot, vessel: bowl, lines: lines(["salt", 3]) });
-    expect(seasoned.pot.carriers.airMl).toBeCloseTo(pot.carriers.airMl, 6);
+    expect(seasoned.pot.natures.airMl).toBeCloseTo(pot.natures.airMl, 6);
     const cooked = after("simmer", { durationMin: 5 }, { pot, vessel: vessel("tall-1") });
-    expect(cooked.pot.carriers.airMl).toBe(0);
+    expect(cooked.pot.natures.airMl).toBe(0);
     expect(warned(cooked)).toContain("AIR_GOES");
   });
   test("half of it poured off takes half of the air", () => {
     const { pot } = cream();
     const left = after("reserve", { sharePct: 50 }, { pot, vessel: bowl });
-    expect(left.pot.carriers.airMl).toBeCloseTo(pot.carriers.airMl / 2, 6);
+    expect(left.pot.natures.airMl).toBeCloseTo(pot.natures.airMl / 2, 6);
   });
   test("warmed over a bain-marie it takes a burner", () => {
     const step = STEP_KINDS.whip.blank("w");
@@ -113,7 +113,7 @@ describe("both, as any other kind", () => {
   test("twice the batch is twice the air", () => {
     const one = document("whip", [["cream", 500]]);
     const two = atSize(one, g(1000));
-    const air = (d: typeof one) => walk(d, openKitchen(DEMO_KITCHEN)).states[0]?.pot.carriers.airMl ?? 0;
+    const air = (d: typeof one) => walk(d, openKitchen(DEMO_KITCHEN)).states[0]?.pot.natures.airMl ?? 0;
     expect(air(two) / air(one)).toBeCloseTo(2, 6);
   });
   test("egg stays on the label", () => {

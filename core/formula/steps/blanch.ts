@@ -2,9 +2,9 @@ import { addIngredient, drain, exitMass, holdBack, solidsMass } from "../../thin
 import { degC, g, minutes } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
 import { simmerSolids } from "../../laws/stock";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { flag, number, time, vessel } from "./field";
-import { addLines, at, atTemperature, nearBoilC, workingVessel } from "./shared";
+import { addLines, inField, atTemperature, nearBoilC, workingVessel } from "./shared";
 
 const fields = {
   durationMin: time(),
@@ -62,7 +62,7 @@ export const blanch = defineStep({
     const vessel = workingVessel(context, bath.value, step.vesselId);
     if (!vessel.ok) return vessel;
     const given = simmerSolids(bath.value, minutes(step.durationMin), nearBoilC(context.around), facts);
-    if (!given.ok) return refuse(...at(context.field, given.problems));
+    if (!given.ok) return refuse(...inField(context.field, given.problems));
     const drained = drain(given.value, kind => holdBack(kind, facts), 0);
     if (!drained.ok) return drained;
     const gone = g(exitMass(drained.value, "drained") - exitMass(context.pot, "drained"));
@@ -72,7 +72,7 @@ export const blanch = defineStep({
         // It is gone before anybody eats: the water of no recipe, and so of no ingredient.
         computed: [
           { what: "water to blanch in", massG: waterG, way: "in" },
-          ...took("blanching water", gone),
+          ...takenOut("blanching water", gone),
         ],
       }),
     );

@@ -1,4 +1,4 @@
-import { blendCarriers, emulsify, sieve } from "../../things/pot";
+import { blendNatures, emulsify, sieve } from "../../things/pot";
 import { minutes } from "../../ground/quantity";
 import { type Warning, ok } from "../../ground/result";
 import { defineStep, outcome } from "./kind";
@@ -85,11 +85,11 @@ export const blend = defineStep({
     if (!merged.ok) return merged;
     const bound = emulsify(merged.value, merged.value.floatFatG);
     if (!bound.ok) return bound;
-    const carriers = blendCarriers(
-      { ...bound.value.carriers, isSet: false, fineness: finenessOf(step.tool, step.durationMin) },
+    const natures = blendNatures(
+      { ...bound.value.natures, isSet: false, fineness: finenessOf(step.tool, step.durationMin) },
       step.tool === "jar blender" ? step.durationMin * 60 * facts.bladeRuns : 0,
     );
-    const pot = { ...bound.value, carriers };
+    const pot = { ...bound.value, natures };
     const vessel = workingVessel(context, pot, step.vesselId, ["pan", "pot", "container"]);
     if (!vessel.ok) return vessel;
     return ok(outcome(pot, vessel.value, minutes(step.durationMin * facts.handTimes), { warnings }));

@@ -11,7 +11,7 @@ import {
 } from "../../things/pot";
 import { degC, g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { choice, numberIfAny, time } from "./field";
 
 /** Ways to a clear liquor, with what each costs of it. Losses: common practice, no source; the filter 1.5 % (C139). */
@@ -68,14 +68,14 @@ export const clarify = defineStep({
       ...strained,
       entered: addPools(strained.entered, raft),
       liquor: subtractPools(strained.liquor, lost),
-      carriers: follow(strained.carriers, strained.liquor, subtractPools(strained.liquor, lost)),
+      natures: follow(strained.natures, strained.liquor, subtractPools(strained.liquor, lost)),
       exits: { ...strained.exits, strained: addPools(strained.exits.strained, addPools(lost, raft)) },
       temperatureC: step.method === "frozen gelatin" ? degC(4) : strained.temperatureC,
     };
     const gone = exitMass(pot, "strained") - exitMass(context.pot, "strained");
     return ok(
       outcome(pot, context.vessel, minutes(step.durationMin * facts.handTimes), {
-        computed: took(massOfPools(raft) > 0 ? "raft, with what clings" : "stays in the cloth", g(gone)),
+        computed: takenOut(massOfPools(raft) > 0 ? "raft, with what clings" : "stays in the cloth", g(gone)),
       }),
     );
   },

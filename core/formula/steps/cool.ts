@@ -5,7 +5,7 @@ import { ok, refuse } from "../../ground/result";
 import { geometryOfVessel } from "../../things/vessel";
 import { defineStep, missingVessel, outcome } from "./kind";
 import { choice, temperature } from "./field";
-import { at, bystanders, levelIn } from "./shared";
+import { inField, bystanders, levelIn } from "./shared";
 
 const fields = {
   method: choice("Where", COOLING_METHOD_WORDS),
@@ -63,10 +63,10 @@ export const cool = defineStep({
       },
       facts,
     );
-    if (!sinks.ok) return refuse(...at(context.field, sinks.problems));
+    if (!sinks.ok) return refuse(...inField(context.field, sinks.problems));
     const capacity = facts.coolingMassTrue * heat + bystanders(pot, vessel);
     const course = coolingCourse(capacity, pot.temperatureC, degC(step.toC), sinks.value);
-    if (!course.ok) return refuse(...at(context.field, course.problems));
+    if (!course.ok) return refuse(...inField(context.field, course.problems));
     return ok(
       outcome(
         { ...pot, temperatureC: degC(Math.min(step.toC, pot.temperatureC)) },

@@ -4,7 +4,7 @@ import { ok, refuse } from "../../ground/result";
 import { coverFromMeasure, coverWith, geometryOfVessel, smallestForCover } from "../../things/vessel";
 import { defineStep, outcome } from "./kind";
 import { flag, litresIfAny, number, time, vessel } from "./field";
-import { at, displacedIn, heapsOf, namedVessel } from "./shared";
+import { inField, displacedIn, heapsOf, namedVessel } from "./shared";
 
 const fields = {
   /** Liquid over the heap, mm; 0 is "barely cover". */
@@ -64,7 +64,7 @@ export const cover = defineStep({
     const sized = named.value
       ? coverWith(geometryOfVessel(named.value), heaps, mm(step.depthMm), facts)
       : smallestForCover(pots, heaps, mm(step.depthMm), facts);
-    if (!sized.ok) return refuse(...at(context.field, sized.problems));
+    if (!sized.ok) return refuse(...inField(context.field, sized.problems));
     const vessel = named.value ?? ("vessel" in sized.value ? sized.value.vessel : null);
     if (!vessel)
       return refuse({ code: "MISSING", field: `${context.field}.vesselId`, message: "Choose a pot." });
@@ -77,7 +77,7 @@ export const cover = defineStep({
         mm(step.depthMm),
         displacedIn(pot, facts),
       );
-      if (!measured.ok) return refuse(...at(context.field, measured.problems));
+      if (!measured.ok) return refuse(...inField(context.field, measured.problems));
       liquid = measured.value;
     }
     const fond = step.countFond ? volumeAt20(pot.liquor) : 0;

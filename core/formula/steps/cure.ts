@@ -1,7 +1,7 @@
 import { addPools, massOfPools, onePool, solidsMass } from "../../things/pot";
 import { degC, g, minutes } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { number, time } from "./field";
 import { addLines, atTemperature } from "./shared";
 
@@ -63,7 +63,7 @@ export const cure = defineStep({
           computed: [
             ...rub("salt to rub on", step.saltPct),
             ...rub("sugar to rub on", step.sugarPct),
-            ...took(
+            ...takenOut(
               "rinsed off again",
               g(((whole * (step.saltPct + step.sugarPct)) / 100) * (1 - facts.cureUptake)),
             ),

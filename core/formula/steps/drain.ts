@@ -1,7 +1,7 @@
 import { drain as drainPot, exitMass, holdBack } from "../../things/pot";
 import { g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { time } from "./field";
 
 const fields = {
@@ -34,7 +34,7 @@ export const drain = defineStep({
     const gone = g(exitMass(pot.value, "drained") - exitMass(context.pot, "drained"));
     return ok(
       outcome(pot.value, context.vessel, minutes(context.step.durationMin * facts.handTimes), {
-        computed: took("drained off", gone),
+        computed: takenOut("drained off", gone),
       }),
     );
   },

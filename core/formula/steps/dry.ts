@@ -1,7 +1,7 @@
 import { type PotState, dryPart, evaporate, massOfPools, potMass } from "../../things/pot";
 import { type Grams, degC, g, minutes, printMass } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { number, time, vessel } from "./field";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
@@ -50,7 +50,7 @@ export const dry = defineStep({
     if (!vessel.ok) return vessel;
     return ok(
       outcome(atTemperature(dried, DRYING_C), vessel.value, minutes(step.durationMin * facts.handTimes), {
-        computed: took("lost as steam", wanted),
+        computed: takenOut("lost as steam", wanted),
       }),
     );
   },

@@ -45,7 +45,7 @@ export const emulsify = defineStep({
       context.vessel ? ["container", "pan", "pot"] : ["container"],
     );
     if (!vessel.ok) return vessel;
-    const beaten = { ...pot.value, carriers: { ...pot.value.carriers, beatenWith: step.tool } };
+    const beaten = { ...pot.value, natures: { ...pot.value.natures, beatenWith: step.tool } };
     return ok(outcome(beaten, vessel.value, minutes(step.durationMin * facts.handTimes)));
   },
 });

@@ -104,7 +104,7 @@ describe("every kind of step", () => {
       const dry = {
         ...start,
         liquor: potOf().liquor,
-        carriers: potOf().carriers,
+        natures: potOf().natures,
         solids: [],
         floatFatG: 0 as never,
       };

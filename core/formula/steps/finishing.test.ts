@@ -21,7 +21,7 @@ describe("thicken", () => {
     });
   test("flour is carried as flour with its minutes, and the fat of the roux is taken up", () => {
     const { pot } = roux({ durationMin: 20 });
-    const [dose] = pot.carriers.starches;
+    const [dose] = pot.natures.starches;
     expect(dose).toMatchObject({ id: "flour", colour: "white" });
     expect(dose?.massG).toBeCloseTo(60, 6);
     expect(dose?.minutes).toBeGreaterThanOrEqual(20);
@@ -34,14 +34,14 @@ describe("thicken", () => {
     expect(warned(roux({ rouxHot: false }, 80))).not.toContain("LUMPS");
   });
   test("a brown roux is carried as brown", () =>
-    expect(roux({ colour: "brown" }).pot.carriers.starches[0]?.colour).toBe("brown"));
+    expect(roux({ colour: "brown" }).pot.natures.starches[0]?.colour).toBe("brown"));
   test("of what is dusted half reaches the pan, and the rest is told", () => {
     const dusted = after(
       "thicken",
       { form: "dusted", durationMin: 10 },
       { pot: stock(), vessel: pan, lines: lines(["wheat-flour", 40]) },
     );
-    expect(dusted.pot.carriers.starches[0]?.massG).toBeCloseTo(40 * kitchen.facts.dustReaches, 6);
+    expect(dusted.pot.natures.starches[0]?.massG).toBeCloseTo(40 * kitchen.facts.dustReaches, 6);
     const stays = dusted.computed.find(c => /stays on the meat/.test(c.what));
     expect(stays?.massG).toBeCloseTo(40 * (1 - kitchen.facts.dustReaches), 6);
   });
@@ -52,8 +52,8 @@ describe("liaison", () => {
     perform("liaison", { toC }, { pot, vessel: pan, lines: lines(["egg-yolk", 54], ["cream", 150]) });
   test("its yolk remembers how hot it was", () => {
     const bound = bind(80);
-    expect(bound.ok && bound.value.pot.carriers.yolkG).toBeCloseTo(54, 6);
-    expect(bound.ok && bound.value.pot.carriers.yolkMaxC).toBeGreaterThanOrEqual(80);
+    expect(bound.ok && bound.value.pot.natures.yolkG).toBeCloseTo(54, 6);
+    expect(bound.ok && bound.value.pot.natures.yolkMaxC).toBeGreaterThanOrEqual(80);
   });
   test("C85 above 82 °C it curdles; in a flour-bound sauce it goes to 90 °C", () => {
     expect(codes(bind(86))).toEqual(["OUT_OF_RANGE"]);
@@ -97,8 +97,8 @@ describe("emulsify", () => {
       { lines: lines(["egg-yolk", 36], ["wine-vinegar", 30], ["sunflower-oil", 300]) },
     );
     expect(beaten.pot.floatFatG).toBe(0);
-    expect(beaten.pot.carriers).toMatchObject({ beatenWith: "stick blender" });
-    expect(beaten.pot.carriers.phases).toMatchObject({ yolk: 36 });
+    expect(beaten.pot.natures).toMatchObject({ beatenWith: "stick blender" });
+    expect(beaten.pot.natures.phases).toMatchObject({ yolk: 36 });
     expect(beaten.vessel?.use).toBe("container");
   });
 });
@@ -113,7 +113,7 @@ describe("blend and pass", () => {
   });
   test("a fast blade for three minutes is finest, a mill leaves grain", () => {
     const fineness = (tool: string, durationMin: number) =>
-      after("blend", { tool, durationMin }, { pot: cooked, vessel: pan }).pot.carriers.fineness;
+      after("blend", { tool, durationMin }, { pot: cooked, vessel: pan }).pot.natures.fineness;
     expect([fineness("jar blender", 4), fineness("jar blender", 1), fineness("food mill", 4)]).toEqual([
       1.1, 1, 0.8,
     ]);

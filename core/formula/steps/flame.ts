@@ -2,7 +2,7 @@ import { retainedShare } from "../../laws/alcohol";
 import { evaporate } from "../../things/pot";
 import { minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { time } from "./field";
 import { addLines } from "./shared";
 
@@ -43,7 +43,7 @@ export const flame = defineStep({
     if (!pot.ok) return pot;
     return ok(
       outcome(pot.value, context.vessel, minutes(context.step.durationMin * context.facts.handTimes), {
-        computed: took("alcohol burnt", burnt),
+        computed: takenOut("alcohol burnt", burnt),
       }),
     );
   },

@@ -2,7 +2,7 @@ import { potMass } from "../../things/pot";
 import { degC } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
 import { LIDS } from "../../laws/reduction";
-import { defineStep, missingVessel, outcome, took } from "./kind";
+import { defineStep, missingVessel, outcome, takenOut } from "./kind";
 import { asThemselves, choice, temperature, time } from "./field";
 import { keepAt } from "./shared";
 
@@ -50,7 +50,7 @@ export const hold = defineStep({
       outcome(kept.value.pot, vessel, kept.value.durationS, {
         course: kept.value.course,
         warnings: kept.value.warnings,
-        computed: took("lost as steam", potMass(context.pot) - potMass(kept.value.pot)),
+        computed: takenOut("lost as steam", potMass(context.pot) - potMass(kept.value.pot)),
       }),
     );
   },

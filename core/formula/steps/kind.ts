@@ -193,7 +193,7 @@ export const outcome = (
 ): StepOutcome => ({ pot, vessel, durationS, computed: [], warnings: [], course: [], ...more });
 
 /** Puts what a step computed together: what went in or out without being typed. */
-export const took = (what: string, massG: number): Computed[] =>
+export const takenOut = (what: string, massG: number): Computed[] =>
   massG > 0 ? [{ what, massG: massG as Grams, way: "out" }] : [];
 
 export const missingVessel = (field: string, what: string): Problem => ({

@@ -65,7 +65,7 @@ export const liaison = defineStep({
         allowed: { max: ceiling },
         message: `At ${step.toC} °C this liaison curdles: ${ceiling} °C is the ceiling ${ceiling === CEILING_C.bare ? "without flour; a flour-bound sauce takes 90 °C" : "in a flour-bound sauce"}. Type ${ceiling - 2} °C or less.`,
       });
-    const { yolkG } = bound.value.carriers;
+    const { yolkG } = bound.value.natures;
     const ribbon = step.toC >= RIBBON_FROM_C && yolkG > YOLK_RICH * mass;
     const warnings: Warning[] =
       step.toC < SETS_FROM_C && !ribbon

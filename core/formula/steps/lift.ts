@@ -1,7 +1,7 @@
 import { exitMass, holdBack, strain as strainPot } from "../../things/pot";
 import { minutes } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { choice, flag, textIfAny, time } from "./field";
 
 const fields = {
@@ -76,7 +76,7 @@ export const lift = defineStep({
     const rest = { ...lifted, solids: pot.solids.filter(part => !out.includes(part)) };
     return ok(
       outcome(rest, context.vessel, minutes(step.durationMin * facts.handTimes), {
-        computed: took(
+        computed: takenOut(
           step.keep ? "kept aside, with what clings" : "lifted out, with what clings",
           exitMass(rest, "strained") - exitMass(pot, "strained"),
         ),

@@ -1,7 +1,7 @@
 import { exitMass, sieve } from "../../things/pot";
 import { minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { ANYTHING_DEEP, number, time, vessel } from "./field";
 import { workingVessel } from "./shared";
 
@@ -41,7 +41,7 @@ export const pass = defineStep({
     if (!vessel.ok) return vessel;
     return ok(
       outcome(passed.value, vessel.value, minutes(step.durationMin * facts.handTimes), {
-        computed: took(
+        computed: takenOut(
           "stays on the sieve",
           exitMass(passed.value, "reject") - exitMass(context.pot, "reject"),
         ),

@@ -5,7 +5,15 @@ import { endPointOf, heatIntoPan, simulateToGoal, targetInWords } from "../../la
 import { dipMark, geometryOfVessel } from "../../things/vessel";
 import { defineStep, missingVessel, outcome } from "./kind";
 import { end, opening, vessel } from "./field";
-import { addLines, at, atTemperature, bystanders, displacedIn, simmeredMin, workingVessel } from "./shared";
+import {
+  addLines,
+  inField,
+  atTemperature,
+  bystanders,
+  displacedIn,
+  simmeredMin,
+  workingVessel,
+} from "./shared";
 
 const fields = {
   target: end("Reduce by or to"),
@@ -61,7 +69,7 @@ export const reduce = defineStep({
       geometry.baseDiameterMm,
       facts,
     );
-    if (!flame.ok) return refuse(...at(context.field, flame.problems));
+    if (!flame.ok) return refuse(...inField(context.field, flame.problems));
     const goal = endPointOf(step.target, pot.liquor, `${context.field}.target`);
     if (!goal.ok) return goal;
     const displaced = displacedIn(pot, facts);
@@ -79,7 +87,7 @@ export const reduce = defineStep({
       facts,
       trace: context.trace,
     });
-    if (!end.ok) return refuse(...at(context.field, end.problems));
+    if (!end.ok) return refuse(...inField(context.field, end.problems));
     const steamed = evaporate(pot, end.value.vapour);
     if (!steamed.ok) return steamed;
     const { temperatureC, endS, boilS } = end.value;
@@ -93,7 +101,7 @@ export const reduce = defineStep({
     if (!hot.ok) return hot;
     const remaining = volumeAt20(reduced.liquor) / volumeAt20(pot.liquor);
     const mark = dipMark(geometry, ml(hot.value), remaining, displaced);
-    if (!mark.ok) return refuse(...at(context.field, mark.problems));
+    if (!mark.ok) return refuse(...inField(context.field, mark.problems));
     return ok(
       outcome(reduced, vessel, end.value.endS, {
         computed: [{ what: "boiled off", massG: g(potMass(pot) - potMass(reduced)), way: "out" }],

@@ -1,7 +1,7 @@
 import { potMass } from "../../things/pot";
 import { degC } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { opening, temperature, vessel } from "./field";
 import { addLines, bringUp, nearBoilC, workingVessel } from "./shared";
 
@@ -44,7 +44,7 @@ export const reheat = defineStep({
       outcome(up.value.pot, vessel.value, up.value.durationS, {
         course: up.value.course,
         warnings: up.value.warnings,
-        computed: took("lost as steam", potMass(added.value) - potMass(up.value.pot)),
+        computed: takenOut("lost as steam", potMass(added.value) - potMass(up.value.pot)),
       }),
     );
   },

@@ -1,7 +1,7 @@
 import { liquorMass, pour } from "../../things/pot";
 import { g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { number, text, time } from "./field";
 
 const fields = {
@@ -45,7 +45,7 @@ export const reserve = defineStep({
     if (!pot.ok) return pot;
     return ok(
       outcome(pot.value, context.vessel, minutes(context.step.durationMin * context.facts.handTimes), {
-        computed: took("set aside", mass),
+        computed: takenOut("set aside", mass),
       }),
     );
   },

@@ -2,7 +2,7 @@ import { eggMass, evaporate, liquorMass } from "../../things/pot";
 import { degC, minutes } from "../../ground/quantity";
 import { type Warning, ok, refuse } from "../../ground/result";
 import { choice, flag, temperature, time, vessel } from "./field";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
 const WAYS = {
@@ -100,13 +100,13 @@ export const set = defineStep({
     const baked = evaporate(added.value, { water: steam });
     if (!baked.ok) return baked;
     const hot = atTemperature(baked.value, degC(step.toC));
-    const pot = { ...hot, carriers: { ...hot.carriers, isSet: true } };
+    const pot = { ...hot, natures: { ...hot.natures, isSet: true } };
     const mould = workingVessel(context, pot, step.vesselId, ["container", "pan", "pot", "tray"]);
     if (!mould.ok) return mould;
     return ok(
       outcome(pot, mould.value, minutes(step.durationMin * facts.handTimes), {
-        computed: took("lost as steam", steam),
-        warnings: doubtsOf(step.toC, eggMass(added.value.carriers) / mass, added.value.liquor.starch / mass),
+        computed: takenOut("lost as steam", steam),
+        warnings: doubtsOf(step.toC, eggMass(added.value.natures) / mass, added.value.liquor.starch / mass),
       }),
     );
   },

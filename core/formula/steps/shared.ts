@@ -4,7 +4,7 @@ import {
   type Surroundings,
   addIngredient,
   evaporate,
-  heatCarriers,
+  heatNatures,
   saturationTemperature,
   liquorMass,
   massOfPools,
@@ -73,7 +73,7 @@ export const displacedIn = (pot: PotState, facts: FactValues): Millilitres =>
 
 /** Liquor, the air in it and what it surrounds, as hot as it is: what the stick measures. */
 export const filledMl = (pot: PotState, facts: FactValues): Millilitres =>
-  ml(volumeMlOf(pot.liquor, Math.max(0, pot.temperatureC)) + pot.carriers.airMl + displacedIn(pot, facts));
+  ml(volumeMlOf(pot.liquor, Math.max(0, pot.temperatureC)) + pot.natures.airMl + displacedIn(pot, facts));
 
 /** The level, or nothing while there is no liquor. Clipped to the rim. */
 export function levelIn(pot: PotState, vessel: Vessel | null, facts: FactValues): Millimetres | null {
@@ -92,7 +92,7 @@ export function bystanders(pot: PotState, vessel: Vessel): number {
 export const atTemperature = (pot: PotState, temperatureC: Celsius, heldMin = 0): PotState => ({
   ...pot,
   temperatureC,
-  carriers: heatCarriers(pot.carriers, temperatureC, heldMin),
+  natures: heatNatures(pot.natures, temperatureC, heldMin),
 });
 
 /** Where starch counts as simmering, °C. Source: docs/models.md "Starch". */
@@ -139,7 +139,7 @@ export function bringUp<S>(
     geometry.baseDiameterMm,
     context.facts,
   );
-  if (!flame.ok) return refuse(...at(context.field, flame.problems));
+  if (!flame.ok) return refuse(...inField(context.field, flame.problems));
   return cooked(context, pot, vessel, {
     drive: { watts: flame.value },
     goal: { temperatureC: toC },
@@ -211,7 +211,7 @@ function cooked<S>(
     facts: context.facts,
     trace: context.trace,
   });
-  if (!end.ok) return refuse(...at(context.field, end.problems));
+  if (!end.ok) return refuse(...inField(context.field, end.problems));
   const steamed = evaporate(pot, end.value.vapour);
   if (!steamed.ok) return steamed;
   const held = "holdC" in how.drive ? 0 : null;
@@ -262,7 +262,7 @@ export function workingVessel<S>(
     context.facts,
   );
   if (fits.ok) return fits;
-  return atHand ? ok(atHand) : refuse(...at(context.field, fits.problems));
+  return atHand ? ok(atHand) : refuse(...inField(context.field, fits.problems));
 }
 
 /** The vessel a step names, or `fallback` when it names none. @errors UNKNOWN_ID */
@@ -284,7 +284,7 @@ export function namedVessel<S>(
 }
 
 /** Puts a field path in front of problems that a kernel raised without knowing where it was called. */
-export const at = (field: string, problems: readonly Problem[]): Problem[] =>
+export const inField = (field: string, problems: readonly Problem[]): Problem[] =>
   problems.map(problem =>
     problem.field.startsWith("steps.") ? problem : { ...problem, field: `${field}.${problem.field}` },
   );

@@ -16,7 +16,7 @@ import { defineStep, missingVessel, outcome } from "./kind";
 import { asThemselves, choice, opening, temperature, time } from "./field";
 import {
   addLines,
-  at,
+  inField,
   atTemperature,
   bystanders,
   displacedIn,
@@ -116,7 +116,7 @@ export const simmer = defineStep({
         geometry.baseDiameterMm,
         facts,
       );
-      if (!flame.ok) return refuse(...at(context.field, flame.problems));
+      if (!flame.ok) return refuse(...inField(context.field, flame.problems));
       const up = simulateToGoal({
         ...common(),
         drive: { watts: flame.value },
@@ -125,11 +125,11 @@ export const simmer = defineStep({
         surface: step.surface,
         trace: true,
       });
-      if (!up.ok) return refuse(...at(context.field, up.problems));
+      if (!up.ok) return refuse(...inField(context.field, up.problems));
       const steamed = evaporate(pot, up.value.vapour);
       if (!steamed.ok) return steamed;
       const gave = heatUpSolids(steamed.value, up.value.trace, facts);
-      if (!gave.ok) return refuse(...at(context.field, gave.problems));
+      if (!gave.ok) return refuse(...inField(context.field, gave.problems));
       pot = atTemperature(gave.value, up.value.temperatureC);
       heatUpS = up.value.endS;
       if (context.trace) course = up.value.trace;
@@ -143,7 +143,7 @@ export const simmer = defineStep({
       lid: step.lid,
       surface: step.surface,
     });
-    if (!held.ok) return refuse(...at(context.field, held.problems));
+    if (!held.ok) return refuse(...inField(context.field, held.problems));
     const bulk = geometry.levelClipped(bulkMl(heapsOf(pot), facts));
     const steamed = evaporate(pot, held.value.vapour);
     if (!steamed.ok) return steamed;
@@ -159,7 +159,7 @@ export const simmer = defineStep({
       });
     }
     const given = simmerSolids(pot, minutes(step.durationMin), held.value.temperatureC, facts);
-    if (!given.ok) return refuse(...at(context.field, given.problems));
+    if (!given.ok) return refuse(...inField(context.field, given.problems));
     if (burner) {
       const full = heatIntoPan({ kind: burner.kind, setting: 1, overlap: 1 }, geometry.baseDiameterMm, facts);
       if (full.ok && held.value.requiredW > full.value)

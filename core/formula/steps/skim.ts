@@ -1,7 +1,7 @@
 import { exitMass, liquorMass, skimFat, skimMass } from "../../things/pot";
 import { g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { count, gramsIfAny, time } from "./field";
 
 const fields = {
@@ -42,7 +42,7 @@ export const skim = defineStep({
     const taken = exitMass(done.value, "skim") - exitMass(context.pot, "skim");
     return ok(
       outcome(done.value, context.vessel, minutes(step.durationMin * facts.handTimes), {
-        computed: took("scum and fat", taken),
+        computed: takenOut("scum and fat", taken),
       }),
     );
 

@@ -1,7 +1,7 @@
 import { absorb, massOfPools, pour } from "../../things/pot";
 import { g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { ANYTHING_DEEP, number, time, vessel } from "./field";
 import { addLines, workingVessel } from "./shared";
 
@@ -55,7 +55,7 @@ export const soak = defineStep({
     if (!clear.ok) return clear;
     return ok(
       outcome(clear.value, vessel.value, minutes(step.durationMin), {
-        computed: took("left with the grit", left),
+        computed: takenOut("left with the grit", left),
       }),
     );
   },

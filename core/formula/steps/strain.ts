@@ -4,7 +4,7 @@ import { ok, refuse } from "../../ground/result";
 import { smallestForLiquid } from "../../things/vessel";
 import { defineStep, outcome } from "./kind";
 import { ANYTHING_DEEP, flag, time, vessel } from "./field";
-import { at, filledMl, namedVessel } from "./shared";
+import { inField, filledMl, namedVessel } from "./shared";
 
 const fields = {
   /** Pressed gives more, drained gives a clearer liquor. */
@@ -53,7 +53,7 @@ export const strain = defineStep({
         filledMl(pot, facts),
         facts,
       );
-      if (!fits.ok) return refuse(...at(context.field, fits.problems));
+      if (!fits.ok) return refuse(...inField(context.field, fits.problems));
       vessel = fits.value;
     }
     const out = g(exitMass(pot, "strained") - exitMass(context.pot, "strained"));

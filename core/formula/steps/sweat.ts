@@ -1,7 +1,7 @@
 import { dryPart, massOfPools } from "../../things/pot";
 import { degC, g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { time, vessel } from "./field";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
@@ -46,7 +46,7 @@ export const sweat = defineStep({
     for (const line of context.lines) pot = dryPart(pot, line.lineId, g(facts.sweatLoss * line.massG));
     return ok(
       outcome(atTemperature(pot, SWEATING_C), vessel.value, minutes(step.durationMin * facts.handTimes), {
-        computed: took("lost as steam", massOfPools(pot.exits.vapour) - before),
+        computed: takenOut("lost as steam", massOfPools(pot.exits.vapour) - before),
       }),
     );
   },

@@ -1,7 +1,7 @@
 import { liquorMass, pour } from "../../things/pot";
 import { degC, g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { temperature, time } from "./field";
 
 const fields = {
@@ -36,7 +36,7 @@ export const thaw = defineStep({
         context.vessel,
         minutes(context.step.durationMin),
         {
-          computed: took("drip", drip),
+          computed: takenOut("drip", drip),
         },
       ),
     );

@@ -2,7 +2,7 @@ import { colourRoux, emulsify, liquorMass, potMass } from "../../things/pot";
 import { ROUX_COLOURS } from "../../laws/thickening";
 import { degC, g, minutes } from "../../ground/quantity";
 import { type Warning, ok } from "../../ground/result";
-import { defineStep, outcome, took } from "./kind";
+import { defineStep, outcome, takenOut } from "./kind";
 import { asThemselves, choice, choiceIfAny, flag, time, vessel } from "./field";
 import { addLines, bringUp, keepAt, nearBoilC, thenCourse, workingVessel } from "./shared";
 
@@ -85,7 +85,7 @@ export const thicken = defineStep({
     const added = addLines(start, lines, context.field);
     if (!added.ok) return added;
     const coloured = step.colour
-      ? { ...added.value, carriers: colourRoux(added.value.carriers, step.colour) }
+      ? { ...added.value, natures: colourRoux(added.value.natures, step.colour) }
       : added.value;
     const bound = emulsify(coloured, coloured.floatFatG);
     if (!bound.ok) return bound;
@@ -106,12 +106,12 @@ export const thicken = defineStep({
       outcome(all.pot, vessel.value, minutes(all.durationS / 60), {
         computed: [
           ...(step.form === "dusted"
-            ? took(
+            ? takenOut(
                 "flour that stays on the meat or the board",
                 context.lines.reduce((m, l) => m + l.massG, 0) * (1 - facts.dustReaches),
               )
             : []),
-          ...took("lost as steam", potMass(bound.value) - potMass(all.pot)),
+          ...takenOut("lost as steam", potMass(bound.value) - potMass(all.pot)),
         ],
         warnings: [...warnings, ...all.warnings],
         course: all.course,

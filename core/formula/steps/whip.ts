@@ -91,7 +91,7 @@ export const whip = defineStep({
         ? bound.value
         : atTemperature(bound.value, degC(Math.max(step.toC, bound.value.temperatureC)));
     const airMl = (step.growsPct / 100) * volumeMlOf(warm.liquor, Math.max(0, warm.temperatureC));
-    const pot = { ...warm, carriers: { ...warm.carriers, airMl, isSet: false } };
+    const pot = { ...warm, natures: { ...warm.natures, airMl, isSet: false } };
     const bowl = workingVessel(context, pot, step.vesselId, context.vessel ? ANYTHING_DEEP : ["container"]);
     if (!bowl.ok) return bowl;
     return ok(
@@ -105,7 +105,7 @@ export const whip = defineStep({
 /** Whether anything in it holds the air, and as much of it. */
 function doubtsOf(pot: PotState, growsPct: number): Warning[] {
   const mass = liquorMass(pot);
-  const { carriers: c, liquor } = pot;
+  const { natures: c, liquor } = pot;
   const holds =
     eggMass(c) >= HOLDS.egg * mass ||
     liquor.collagen >= HOLDS.gelatin * mass ||

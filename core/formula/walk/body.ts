@@ -8,7 +8,7 @@ import {
   gramsOfAcid,
 } from "../../laws/emulsion";
 import type { FactValues } from "../../ground/facts";
-import { type PotState, carriedPools, liquorMass, massOfPools, subtractPools } from "../../things/pot";
+import { type PotState, poolsOfNatures, liquorMass, massOfPools, subtractPools } from "../../things/pot";
 import { thickeningSolids } from "../../laws/puree";
 import type { Warning } from "../../ground/result";
 import {
@@ -31,7 +31,7 @@ const USUAL_ACID: AcidId = "malic";
 /** Acids of a liquor by kind, g of each. */
 export function acidsOf(pot: PotState): Partial<Record<AcidId, number>> {
   const { acidVolatile, acidFixed } = pot.liquor;
-  const known = ACID_IDS.map(id => [id, pot.carriers.acids[id] ?? 0] as const);
+  const known = ACID_IDS.map(id => [id, pot.natures.acids[id] ?? 0] as const);
   const rest = Math.max(0, acidFixed - known.reduce((sum, [, x]) => sum + x, 0));
   const acids: Partial<Record<AcidId, number>> = {};
   const add = (id: AcidId, equivalents: number) => {
@@ -49,8 +49,8 @@ export function acidsOf(pot: PotState): Partial<Record<AcidId, number>> {
  * Dissolved is what belongs to no carrier; alcohol counts as water; starch and fibre that belong to nothing count as nothing.
  */
 export function sauceOf(pot: PotState, facts: FactValues): SauceState {
-  const { liquor, carriers: c } = pot;
-  const free = subtractPools(liquor, carriedPools(c));
+  const { liquor, natures: c } = pot;
+  const free = subtractPools(liquor, poolsOfNatures(c));
   const starchWater = c.starches.reduce((m, s) => m + Math.max(0, s.massG - massOfPools(s.dry)), 0);
   const yolkWater = Math.max(0, (1 - YOLK_FAT) * c.yolkG - massOfPools(c.yolkDry));
   const pureeG = massOfPools(c.pureeDry);
@@ -82,7 +82,7 @@ export function sauceOf(pot: PotState, facts: FactValues): SauceState {
 
 /** The liquor of a pot as an emulsion; `null` where nothing was beaten into it. */
 export function emulsionInputOf(pot: PotState): EmulsionInput | null {
-  const { liquor, carriers: c } = pot;
+  const { liquor, natures: c } = pot;
   if (!c.beatenWith) return null;
   const phases = (Object.entries(c.phases) as [PhaseId, number][]).filter(([, massG]) => massG > 0);
   const boundFat = phases.reduce((m, [id, massG]) => m + (PHASES[id].fat ?? 0) * massG, 0);
@@ -203,8 +203,8 @@ const LEAST_G = 1;
 const FOAM_FROM = 0.05;
 
 /** What stands by its air or its set egg: no law here tells how firmly. */
-const holdsItself = ({ carriers, liquor }: PotState): boolean =>
-  carriers.isSet || carriers.airMl > FOAM_FROM * massOfPools(liquor);
+const holdsItself = ({ natures, liquor }: PotState): boolean =>
+  natures.isSet || natures.airMl > FOAM_FROM * massOfPools(liquor);
 
 /** What has been cooked is served hot, all else cold, unless the formula says its own temperature. */
 export const servedAtC = (document: FormulaDocument): number =>

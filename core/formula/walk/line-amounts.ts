@@ -29,7 +29,7 @@ export interface LineAmount {
 }
 
 /** A line in its faces; grams per finished litre follow from the yield of the walk. */
-export function faces(line: ResolvedLine, source: Line | undefined, baseG: number): LineAmount {
+export function lineAmountOf(line: ResolvedLine, source: Line | undefined, baseG: number): LineAmount {
   return {
     lineId: line.lineId,
     ingredientId: line.ingredient.id,

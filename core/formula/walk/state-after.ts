@@ -16,7 +16,7 @@ import { type PotBody, bodyOfPot } from "./body";
 import { costOfIngredient } from "./ingredient-cost";
 import type { Kitchen } from "./kitchen";
 import { asRead } from "./learned-body";
-import { type LineAmount, faces } from "./line-amounts";
+import { type LineAmount, lineAmountOf } from "./line-amounts";
 import type { Computed, ResolvedLine, StepOutcome } from "../steps/kind";
 import type { Step } from "../steps";
 import type { LineSoFar, StateAfterStep } from "./walked";
@@ -35,17 +35,17 @@ export function stateAfter(
   const { pot, vessel } = done;
   let cost = from.cost;
   for (const line of lines) cost += costOfIngredient(line.ingredient, line.massG) ?? 0;
-  return new Known(
+  return new KnownState(
     step,
     pot,
     vessel,
     potMass(pot),
-    liquorMass(pot) > 0 ? ml(volumeAt20(pot.liquor) + pot.carriers.airMl) : null,
+    liquorMass(pot) > 0 ? ml(volumeAt20(pot.liquor) + pot.natures.airMl) : null,
     pot.temperatureC,
     done.durationS,
     s(from.clockS + done.durationS),
     levelIn(pot, vessel, kitchen.facts),
-    lines.map((line, i) => faces(line, step.lines[i], from.baseG)),
+    lines.map((line, i) => lineAmountOf(line, step.lines[i], from.baseG)),
     sources,
     done.computed,
     warnings.length ? [...warnings, ...done.warnings] : done.warnings,
@@ -59,7 +59,7 @@ export function stateAfter(
 
 /** The same state with more to say of it. */
 export const withWarnings = (state: StateAfterStep, more: readonly Warning[]): StateAfterStep =>
-  new Known(
+  new KnownState(
     state.step,
     state.pot,
     state.vessel,
@@ -81,7 +81,7 @@ export const withWarnings = (state: StateAfterStep, more: readonly Warning[]): S
   );
 
 /** One shape for all states: a getter in an object literal gives each its own, and slows every reader down. */
-class Known implements StateAfterStep {
+class KnownState implements StateAfterStep {
   readonly #body: () => PotBody | null;
   constructor(
     readonly step: Step,

@@ -15,7 +15,7 @@ import { stateAfter, withWarnings } from "./state-after";
 import type { StateAfterStep, Walk } from "./walked";
 import type { ResolvedLine } from "../steps/kind";
 import { type Step, kindOf } from "../steps";
-import { at } from "../steps/shared";
+import { inField } from "../steps/shared";
 import { WalkCache } from "./walk-cache";
 
 export interface WalkOptions {
@@ -195,7 +195,7 @@ function* pass(
       kitchen,
       () => applyStep(step, { pot, vessel, lines, kitchen, field, trace }),
     );
-    if (!done.ok) return end(at(field, done.problems));
+    if (!done.ok) return end(inField(field, done.problems));
     for (const line of lines) used.set(line.ingredient.id, line.ingredient);
     for (const computed of done.value.computed) {
       const ingredient = computed.ingredientId
@@ -244,11 +244,11 @@ export function applyStep(
     trace: where.trace,
     field: where.field,
   });
-  if (!done.ok || kind.keepsAir || done.value.pot.carriers.airMl === 0) return done;
+  if (!done.ok || kind.keepsAir || done.value.pot.natures.airMl === 0) return done;
   const { pot, warnings } = done.value;
   return ok({
     ...done.value,
-    pot: { ...pot, carriers: withoutAir(pot.carriers) },
+    pot: { ...pot, natures: withoutAir(pot.natures) },
     warnings: [...warnings, AIR_GOES],
   });
 }

@@ -1,18 +1,24 @@
 import { fc, test } from "@fast-check/vitest";
 import { describe, expect, it } from "vitest";
+import { REFERENCE_BY_ID } from "../../things/larder";
 import { flavouredPct, oilBlend } from "./oil-blend";
 
 const grams = fc.double({ min: 0.1, max: 1e5, noNaN: true });
 
+it("sunflower is neutral, walnut is not", () => {
+  const neutral = (id: string) => REFERENCE_BY_ID.get(id)?.carries?.neutral ?? false;
+  expect(["sunflower-oil", "rapeseed-oil", "grapeseed-oil"].map(neutral)).toEqual([true, true, true]);
+  expect(["walnut-oil", "olive-oil"].map(neutral)).toEqual([false, false]);
+});
+
 describe("oils of a blend", () => {
-  it("sunflower is neutral, walnut is not, and an oil nobody knows counts as flavoured", () => {
+  it("what has no taste of its own is the larder’s to say; all else counts", () => {
     expect(
       flavouredPct([
-        { name: "sunflower oil", massG: 850 },
-        { name: "walnut oil", massG: 150 },
+        { neutral: true, massG: 850 },
+        { neutral: false, massG: 150 },
       ]),
     ).toBe(15);
-    expect(flavouredPct([{ name: "oil of the valley", massG: 10 }])).toBe(100);
     expect(flavouredPct([])).toBe(0);
   });
   test.prop([grams, fc.double({ min: 0, max: 100, noNaN: true })])(
@@ -22,8 +28,8 @@ describe("oils of a blend", () => {
       expect(neutralG + flavouredG).toBeCloseTo(oilG, 6);
       expect(
         flavouredPct([
-          { name: "rapeseed oil", massG: neutralG },
-          { name: "walnut oil", massG: flavouredG },
+          { neutral: true, massG: neutralG },
+          { neutral: false, massG: flavouredG },
         ]),
       ).toBeCloseTo(100 - pct, 6);
     },

@@ -6,14 +6,12 @@ export const oilBlend = (oilG: number, neutralPct = 85) => ({
 /** More flavoured oil than this turns an emulsion bitter under a blade, per cent. Common practice, no source. */
 export const BITTER_FROM_PCT = 30;
 
-const NEUTRAL = /sunflower|rapeseed|grapeseed|groundnut|safflower|soya|maize|neutral|light oil/i;
-
 /**
  * What of the oils has a taste of its own, per cent of all oil; 0 where there is none.
- * @param oils names and g. An oil that is not known as neutral counts as flavoured.
+ * @param oils g. An oil nobody has marked as neutral counts as flavoured.
  */
-export function flavouredPct(oils: readonly { readonly name: string; readonly massG: number }[]): number {
+export function flavouredPct(oils: readonly { readonly neutral: boolean; readonly massG: number }[]): number {
   const all = oils.reduce((m, o) => m + o.massG, 0);
-  const flavoured = oils.reduce((m, o) => m + (NEUTRAL.test(o.name) ? 0 : o.massG), 0);
+  const flavoured = oils.reduce((m, o) => m + (o.neutral ? 0 : o.massG), 0);
   return all > 0 ? (100 * flavoured) / all : 0;
 }

@@ -1,5 +1,5 @@
 import type { FactId, FactValues } from "../../ground/facts";
-import { EMULSION_TOOLS, type EmulsionTool, PHASE_IDS, type PhaseId } from "../../things/larder/natures";
+import { EMULSION_TOOLS, type EmulsionTool, PHASE_IDS, type PhaseId } from "../../things/larder/nature-names";
 
 export { EMULSION_TOOLS, type EmulsionTool, PHASE_IDS, type PhaseId };
 

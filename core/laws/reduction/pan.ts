@@ -112,7 +112,7 @@ export class Pan {
   }
 
   /** Free surface and heat lost to the room, at `t`. */
-  private faces(t: number): { areaM2: number; lossW: number } {
+  private surfaces(t: number): { areaM2: number; lossW: number } {
     const level = this.input.vessel.levelClipped(ml(volumeMlOf(this.pools, t) + this.input.displacedMl));
     const areaM2 = this.input.vessel.surfaceMm2(level) * 1e-6;
     const wallM2 = this.input.vessel.wallMm2(level) * 1e-6;
@@ -122,7 +122,7 @@ export class Pan {
   }
 
   lossW(t: number): number {
-    return this.faces(t).lossW;
+    return this.surfaces(t).lossW;
   }
 
   private pressures(t: number): { water: number; ethanol: number } {
@@ -133,7 +133,7 @@ export class Pan {
 
   /** Below the boil: steam from the surface by the open-water equation (ASHRAE HVAC Applications, after Carrier 1918, from memory). */
   subBoil(t: number, heatW: number): Slopes {
-    const { areaM2, lossW } = this.faces(t);
+    const { areaM2, lossW } = this.surfaces(t);
     const p = this.pressures(t);
     const latent = latentHeatJPerG(t);
     const flow = (areaM2 * this.carrier) / latent;
@@ -149,7 +149,7 @@ export class Pan {
 
   /** At the boil: every surplus watt makes steam. */
   boil(t: number, heatW: number): Slopes {
-    const { lossW } = this.faces(t);
+    const { lossW } = this.surfaces(t);
     const p = this.pressures(t);
     const y = p.ethanol / (p.ethanol + p.water);
     const molarHeat =

@@ -1,4 +1,4 @@
-import { ACID_IDS, type AcidId } from "../../things/larder/natures";
+import { ACID_IDS, type AcidId } from "../../things/larder/nature-names";
 import type { StarchDose } from "../thickening";
 
 export { ACID_IDS, type AcidId };

@@ -1,5 +1,10 @@
 import type { FactId, FactValues } from "../../ground/facts";
-import { ROUX_COLOURS, type RouxColour, THICKENER_IDS, type ThickenerId } from "../../things/larder/natures";
+import {
+  ROUX_COLOURS,
+  type RouxColour,
+  THICKENER_IDS,
+  type ThickenerId,
+} from "../../things/larder/nature-names";
 
 export { ROUX_COLOURS, type RouxColour, THICKENER_IDS, type ThickenerId };
 

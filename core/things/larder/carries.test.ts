@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../../demo/kitchen";
-import { THICKENER_IDS } from "./natures";
+import { THICKENER_IDS } from "./nature-names";
 import { type Carries, NATURES, carriesFor, carriesSchema, natureOf } from "./carries";
 
 describe("what an ingredient is in a sauce, as one word", () => {
@@ -15,7 +15,13 @@ describe("what an ingredient is in a sauce, as one word", () => {
       for (const to of NATURES) {
         const changed = carriesFor(to, carriesFor(from, undefined));
         expect(natureOf(changed), `${from} to ${to}`).toBe(to);
-        const natures = [changed?.thickener, changed?.yolkPct, changed?.milk, changed?.puree].filter(Boolean);
+        const natures = [
+          changed?.thickener,
+          changed?.yolkPct,
+          changed?.milk,
+          changed?.puree,
+          changed?.neutral,
+        ].filter(Boolean);
         expect(natures.length, `${from} to ${to}`).toBe(to === "" ? 0 : 1);
       }
   });

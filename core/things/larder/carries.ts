@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { ACID_IDS, PHASE_IDS, THICKENER_IDS } from "./natures";
+import { ACID_IDS, PHASE_IDS, THICKENER_IDS } from "./nature-names";
 
 /**
  * What of an ingredient keeps its own nature in a sauce: the starch that will swell, the yolk that will set, the solids
@@ -16,6 +16,8 @@ export const carriesSchema = z.strictObject({
   puree: z.boolean().optional(),
   /** What it is in the water phase of an emulsion. */
   phase: z.enum(PHASE_IDS).optional(),
+  /** A fat without a taste of its own. */
+  neutral: z.boolean().optional(),
   /** Egg in it: fresh and raw, cooked already, or pasteurised when it was bought. */
   egg: z.enum(["raw", "heated", "pasteurised"]).optional(),
   /** Its fixed acid, by kind, shares 0–1. */
@@ -24,11 +26,20 @@ export const carriesSchema = z.strictObject({
 export type Carries = Readonly<z.infer<typeof carriesSchema>>;
 
 /** What an ingredient is in a sauce, as one word to choose: a thickener’s id, milk, yolk, purée, or nothing special. */
-export const NATURES = ["", "milk", "yolk", "puree", ...THICKENER_IDS] as const;
+export const NATURES = ["", "milk", "yolk", "puree", "neutral", ...THICKENER_IDS] as const;
 export type Nature = (typeof NATURES)[number];
 
 export const natureOf = (carries: Carries | undefined): Nature =>
-  carries?.thickener ?? (carries?.yolkPct ? "yolk" : carries?.milk ? "milk" : carries?.puree ? "puree" : "");
+  carries?.thickener ??
+  (carries?.yolkPct
+    ? "yolk"
+    : carries?.milk
+      ? "milk"
+      : carries?.puree
+        ? "puree"
+        : carries?.neutral
+          ? "neutral"
+          : "");
 
 /** What a chosen nature carries; its acids and its place in an emulsion stay as they were. */
 export function carriesFor(nature: Nature, before: Carries | undefined): Carries | undefined {
@@ -47,6 +58,8 @@ export function carriesFor(nature: Nature, before: Carries | undefined): Carries
       return { ...kept, yolkPct: 100, phase: "yolk" };
     case "puree":
       return { ...kept, puree: true };
+    case "neutral":
+      return { ...kept, neutral: true };
     default:
       return { ...kept, thickener: nature };
   }

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { type Density, type Grams, g, gPerMl } from "../../ground/quantity";
 import { type Result, checkNumber, ok, refuse } from "../../ground/result";
 import { ALLERGEN_IDS, DIET_FLAGS } from "./allergens";
-import type { Carriers } from "../pot/carried";
+import type { Natures } from "../pot/nature";
 import { carriesSchema } from "./carries";
 import { compositionSchema } from "./composition";
 
@@ -70,7 +70,7 @@ export const ingredientSchema = z.object({
 });
 export type Ingredient = Readonly<z.infer<typeof ingredientSchema>> & {
   /** What another formula’s product brings along, per 100 g; nothing anybody enters. */
-  readonly carried?: Carriers;
+  readonly natures?: Natures;
 };
 
 export const densityOf = (i: Ingredient): Density | undefined =>

@@ -1,7 +1,7 @@
 import type { Ingredient } from "../larder";
 import { type Celsius, type Grams, degC, g, ml, printMass, printVolume } from "../../ground/quantity";
 import { type Result, checkNumber, ok, refuse } from "../../ground/result";
-import { joinCarriers } from "./carriers";
+import { joinNatures } from "./natures";
 import { densityAt, specificHeat, volumeAt20 } from "./density";
 import { addIngredient, scalePot } from "./operations";
 import { type Pools, addPools, massOfPools, onePool, poolsOf, subtractPools } from "./pools";
@@ -62,7 +62,7 @@ export function mergePots(a: PotState, b: PotState): PotState {
   const [ha, hb] = [heat(a), heat(b)];
   return {
     liquor: addPools(a.liquor, b.liquor),
-    carriers: joinCarriers(a.carriers, b.carriers),
+    natures: joinNatures(a.natures, b.natures),
     solids: [...a.solids, ...b.solids],
     floatFatG: g(a.floatFatG + b.floatFatG),
     temperatureC: degC(

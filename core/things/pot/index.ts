@@ -38,19 +38,19 @@ export {
   skimFat,
   strain,
 } from "./operations";
-export type { Carriers, StarchCarrier } from "./carried";
+export type { Natures, StarchNature } from "./nature";
 export { reconcile } from "./reconcile";
 export {
-  NO_CARRIERS,
-  blendCarriers,
-  carriedPools,
+  NO_NATURES,
+  blendNatures,
+  poolsOfNatures,
   colourRoux,
   follow,
-  heatCarriers,
+  heatNatures,
   per100,
   eggMass,
   withoutAir,
-} from "./carriers";
+} from "./natures";
 export { absorb, drain, fatCapPct, sieve, skimMass } from "./separate";
 export {
   type TopUpLog,

@@ -2,7 +2,7 @@ import type { FactValues } from "../../ground/facts";
 import { type Ingredient, type SolidKind, normaliseComposition } from "../larder";
 import { type Celsius, type Grams, g, printMass } from "../../ground/quantity";
 import { type Problem, type Result, checkNumber, ok, refuse } from "../../ground/result";
-import { carriersOf, follow, joinCarriers, scaleCarriers } from "./carriers";
+import { naturesOf, follow, joinNatures, scaleNatures } from "./natures";
 import { specificHeat } from "./density";
 import {
   NO_POOLS,
@@ -65,7 +65,7 @@ export function addIngredient(
 
 function addPoolsTo(
   pot: PotState,
-  ingredient: Pick<Ingredient, "name" | "phase" | "solidKind" | "carries" | "carried">,
+  ingredient: Pick<Ingredient, "name" | "phase" | "solidKind" | "carries" | "natures">,
   pools: Pools,
   mass: Grams,
   options: { id: string; temperatureC: Celsius },
@@ -87,13 +87,13 @@ function addPoolsTo(
     };
     return { ...pot, temperatureC, entered, solids: [...pot.solids, part] };
   }
-  const carriers = joinCarriers(pot.carriers, carriersOf(ingredient, pools, mass, options.temperatureC));
+  const natures = joinNatures(pot.natures, naturesOf(ingredient, pools, mass, options.temperatureC));
   if (ingredient.phase === "fat")
     return {
       ...pot,
       temperatureC,
       entered,
-      carriers,
+      natures,
       floatFatG: g(pot.floatFatG + pools.fat),
       liquor: addPools(pot.liquor, { ...pools, fat: 0 }),
     };
@@ -101,7 +101,7 @@ function addPoolsTo(
   const liquor = pot.entered === pot.liquor ? entered : addPools(pot.liquor, pools);
   // Field by field: the one place where a copy that is looked up by name is felt in a long line.
   const { solids, floatFatG, exits } = pot;
-  return { liquor, carriers, solids, floatFatG, temperatureC, entered, exits };
+  return { liquor, natures, solids, floatFatG, temperatureC, entered, exits };
 }
 
 /**
@@ -195,7 +195,7 @@ export function skimFat(pot: PotState, share: number, carry: number): Result<Pot
     ...pot,
     floatFatG: g(pot.floatFatG - fat),
     liquor,
-    carriers: follow(pot.carriers, pot.liquor, liquor),
+    natures: follow(pot.natures, pot.liquor, liquor),
     exits: leave(pot, "skim", addPools(carried, onePool("fat", fat))),
   });
 }
@@ -240,7 +240,7 @@ export function strain(pot: PotState, hold: (kind: SolidKind) => number, cling: 
     ...pot,
     solids: [],
     liquor,
-    carriers: follow(pot.carriers, pot.liquor, liquor),
+    natures: follow(pot.natures, pot.liquor, liquor),
     floatFatG: g(pot.floatFatG - fat),
     exits: leave(pot, "strained", gone),
   };
@@ -257,7 +257,7 @@ export function pour(pot: PotState, mass: Grams): Result<PotState> {
   return ok({
     ...pot,
     liquor,
-    carriers: follow(pot.carriers, pot.liquor, liquor),
+    natures: follow(pot.natures, pot.liquor, liquor),
     exits: leave(pot, "poured", gone),
   });
 }
@@ -266,9 +266,9 @@ export function pour(pot: PotState, mass: Grams): Result<PotState> {
 export const contentsTimes = (
   pot: PotState,
   factor: number,
-): Pick<PotState, "liquor" | "carriers" | "solids" | "floatFatG"> => ({
+): Pick<PotState, "liquor" | "natures" | "solids" | "floatFatG"> => ({
   liquor: scalePools(pot.liquor, factor),
-  carriers: scaleCarriers(pot.carriers, factor),
+  natures: scaleNatures(pot.natures, factor),
   solids: pot.solids.map(part => ({
     ...part,
     pools: scalePools(part.pools, factor),

@@ -1,8 +1,8 @@
 import type { SolidKind } from "../larder";
-import type { ThickenerId } from "../larder/natures";
+import type { ThickenerId } from "../larder/nature-names";
 import { type Celsius, type Grams, degC, g } from "../../ground/quantity";
-import type { Carriers } from "./carried";
-import { NO_CARRIERS } from "./carriers";
+import type { Natures } from "./nature";
+import { NO_NATURES } from "./natures";
 import { NO_POOLS, type Pools, addPools, massOfPools, onePool, sumPools } from "./pools";
 
 /** Where mass that left the pot went. */
@@ -36,7 +36,7 @@ export interface SolidPart {
 export interface PotState {
   readonly liquor: Pools;
   /** What in the liquor keeps its own nature. */
-  readonly carriers: Carriers;
+  readonly natures: Natures;
   readonly solids: readonly SolidPart[];
   readonly floatFatG: Grams;
   readonly temperatureC: Celsius;
@@ -58,7 +58,7 @@ export const SHELF_TEMPERATURE_C = degC(15);
 
 export const EMPTY_POT: PotState = {
   liquor: NO_POOLS,
-  carriers: NO_CARRIERS,
+  natures: NO_NATURES,
   solids: [],
   floatFatG: g(0),
   temperatureC: SHELF_TEMPERATURE_C,

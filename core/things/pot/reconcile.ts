@@ -1,6 +1,6 @@
 import { type Grams, g, printMass } from "../../ground/quantity";
 import { type Result, ok, refuse } from "../../ground/result";
-import { scaleCarriers } from "./carriers";
+import { scaleNatures } from "./natures";
 import { contentsTimes, dryPart, evaporate, pour } from "./operations";
 import { type Pools, addPools, massOfPools, onePool, portionOf, scalePools, subtractPools } from "./pools";
 import { type PotState, type SolidPart, contentsOf, leave, liquorMass, potMass } from "./pot-state";
@@ -70,7 +70,7 @@ function pouredOrAdded(pot: PotState, missing: number): Result<PotState> {
   return ok({
     ...pot,
     liquor: addPools(pot.liquor, found),
-    carriers: before > 0 ? scaleCarriers(pot.carriers, (before - missing) / before) : pot.carriers,
+    natures: before > 0 ? scaleNatures(pot.natures, (before - missing) / before) : pot.natures,
     entered: addPools(pot.entered, found),
   });
 }

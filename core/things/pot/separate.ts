@@ -1,7 +1,7 @@
 import type { SolidKind } from "../larder";
 import { type Grams, g, printMass } from "../../ground/quantity";
 import { type Result, type Warning, checkNumber, ok, refuse } from "../../ground/result";
-import { NO_CARRIERS, follow, joinCarriers, pureeCarriers } from "./carriers";
+import { NO_NATURES, follow, joinNatures, pureeNatures } from "./natures";
 import { skimFat } from "./operations";
 import {
   NO_POOLS,
@@ -54,7 +54,7 @@ export function drain(pot: PotState, hold: (kind: SolidKind) => number, cling: n
     ...pot,
     solids,
     liquor: NO_POOLS,
-    carriers: NO_CARRIERS,
+    natures: NO_NATURES,
     floatFatG: g(0),
     exits: leave(pot, "drained", gone),
   });
@@ -111,7 +111,7 @@ export function absorb(
   return ok({
     ...pot,
     liquor,
-    carriers: follow(pot.carriers, pot.liquor, liquor),
+    natures: follow(pot.natures, pot.liquor, liquor),
     solids: pot.solids.map(part =>
       part.id === partId ? { ...part, pools: addPools(part.pools, moved) } : part,
     ),
@@ -150,12 +150,12 @@ export function sieve(pot: PotState, yieldShare: number, fibreEnriched: number):
       ? [{ code: "HIGH_REJECT", message: "More than half stays on the sieve: cook it softer or press it." }]
       : [];
   const liquor = subtractPools(whole, gone);
-  const carriers = joinCarriers(pot.carriers, pureeCarriers(pot.solids, pot.temperatureC));
+  const natures = joinNatures(pot.natures, pureeNatures(pot.solids, pot.temperatureC));
   return ok(
     {
       ...pot,
       liquor,
-      carriers: follow(carriers, whole, liquor),
+      natures: follow(natures, whole, liquor),
       solids: [],
       exits: leave(pot, "reject", gone),
     },
@@ -189,7 +189,7 @@ export function skimMass(pot: PotState, mass: Grams, carry: number): Result<PotS
     return ok({
       ...pot,
       liquor: left,
-      carriers: follow(pot.carriers, pot.liquor, left),
+      natures: follow(pot.natures, pot.liquor, left),
       exits: leave(pot, "skim", gone),
     });
   }

@@ -1,8 +1,8 @@
-import type { AcidId, EmulsionTool, PhaseId, RouxColour, ThickenerId } from "../larder/natures";
+import type { AcidId, EmulsionTool, PhaseId, RouxColour, ThickenerId } from "../larder/nature-names";
 import type { Pools } from "./pools";
 
 /** Starch in the liquor, with what it has been through. */
-export interface StarchCarrier {
+export interface StarchNature {
   readonly id: ThickenerId;
   /** As weighed, g. */
   readonly massG: number;
@@ -17,10 +17,10 @@ export interface StarchCarrier {
 
 /**
  * What in the liquor keeps its own nature: which shares of its pools belong to starch, yolk, milk and purée, what holds
- * its fat, and which acids it is sour with. Grams; pools = Σ carriers + rest, always.
+ * its fat, and which acids it is sour with. Grams; pools = Σ natures + rest, always.
  */
-export interface Carriers {
-  readonly starches: readonly StarchCarrier[];
+export interface Natures {
+  readonly starches: readonly StarchNature[];
   readonly yolkG: number;
   readonly yolkMaxC: number;
   readonly yolkDry: Pools;

@@ -9,11 +9,11 @@ import {
   type PotState,
   absorb,
   addIngredient,
-  carriedPools,
+  poolsOfNatures,
   colourRoux,
   drain,
   evaporate,
-  heatCarriers,
+  heatNatures,
   liquorMass,
   mergePots,
   pour,
@@ -69,15 +69,15 @@ const acts = fc.array(
 );
 
 describe("what keeps its nature", () => {
-  property.prop([acts])("pools are carriers and a rest, whatever is done to a pot", list => {
+  property.prop([acts])("pools are natures and a rest, whatever is done to a pot", list => {
     let pot = EMPTY_POT;
     for (const a of list) {
       if ("add" in a) pot = add(pot, a.add, a.grams);
       else if (liquorMass(pot) > 1 || a.act === "sieve") pot = (ACTS[a.act] ?? (p => p))(pot, a.k);
-      const carried = carriedPools(pot.carriers);
+      const carried = poolsOfNatures(pot.natures);
       for (const name of POOLS)
         expect(pot.liquor[name] - carried[name]).toBeGreaterThanOrEqual(-1e-6 * (1 + pot.liquor[name]));
-      const { starches, yolkG, phases } = pot.carriers;
+      const { starches, yolkG, phases } = pot.natures;
       for (const x of [...starches.map(s => s.massG), yolkG, ...Object.values(phases)])
         expect(x).toBeGreaterThanOrEqual(0);
     }
@@ -88,35 +88,35 @@ describe("what keeps its nature", () => {
       (pot, id, i) => add(pot, id, [1000, 60, 54, 30][i] ?? 0),
       EMPTY_POT,
     );
-    const left = valueOf(pour(sauce, g(liquorMass(sauce) / 2))).carriers;
+    const left = valueOf(pour(sauce, g(liquorMass(sauce) / 2))).natures;
     expect(left.starches[0]?.massG).toBeCloseTo(30, 9);
     expect(left.yolkG).toBeCloseTo(27, 9);
-    expect(left.acids.citric).toBeCloseTo((sauce.carriers.acids.citric ?? 0) / 2, 9);
+    expect(left.acids.citric).toBeCloseTo((sauce.natures.acids.citric ?? 0) / 2, 9);
   });
 
   test("steam takes nothing of them", () => {
     const sauce = add(add(EMPTY_POT, "milk", 1000), "wheat-flour", 60);
-    expect(valueOf(evaporate(sauce, { water: 300 })).carriers).toEqual(sauce.carriers);
+    expect(valueOf(evaporate(sauce, { water: 300 })).natures).toEqual(sauce.natures);
   });
 
   test("heat is remembered: the hottest, and the minutes at a simmer", () => {
-    const { carriers } = add(add(EMPTY_POT, "water", 1000), "corn-starch", 20);
-    const warm = heatCarriers(heatCarriers(carriers, 95, 12), 60, 30);
+    const { natures } = add(add(EMPTY_POT, "water", 1000), "corn-starch", 20);
+    const warm = heatNatures(heatNatures(natures, 95, 12), 60, 30);
     expect(warm.starches[0]).toMatchObject({ maxC: 95, minutes: 12 });
   });
 
   test("a roux takes its colour before it is wetted, and only flour does", () => {
-    const { carriers } = add(add(EMPTY_POT, "wheat-flour", 60), "corn-starch", 10);
-    const [flour, corn] = colourRoux(carriers, "brown").starches;
+    const { natures } = add(add(EMPTY_POT, "wheat-flour", 60), "corn-starch", 10);
+    const [flour, corn] = colourRoux(natures, "brown").starches;
     expect(flour?.colour).toBe("brown");
     expect(corn?.colour).toBe("white");
   });
 
   test("rice blended into its liquor binds by its raw weight; a carrot becomes purée", () => {
     const pot = add(add(add(EMPTY_POT, "bought-white-stock", 1000), "rice", 50), "carrot", 200);
-    const { carriers } = valueOf(sieve(pot, 1, 1));
-    expect(carriers.starches).toHaveLength(1);
-    expect(carriers.starches[0]).toMatchObject({ id: "ricepuree", massG: 50 });
-    expect(carriers.pureeDry.fibre).toBeGreaterThan(0);
+    const { natures } = valueOf(sieve(pot, 1, 1));
+    expect(natures.starches).toHaveLength(1);
+    expect(natures.starches[0]).toMatchObject({ id: "ricepuree", massG: 50 });
+    expect(natures.pureeDry.fibre).toBeGreaterThan(0);
   });
 });

@@ -1,12 +1,12 @@
 import type { Carries, Ingredient } from "../larder";
-import type { RouxColour, ThickenerId } from "../larder/natures";
-import type { Carriers, StarchCarrier } from "./carried";
+import type { RouxColour, ThickenerId } from "../larder/nature-names";
+import type { Natures, StarchNature } from "./nature";
 import { NO_POOLS, type PoolName, type Pools, addPools, massOfPools, scalePools, sumPools } from "./pools";
 
 /** No phases, no acids: the same object everywhere, so that nothing is added to anything for it. */
 const NONE: Readonly<Record<never, number>> = {};
 
-export const NO_CARRIERS: Carriers = {
+export const NO_NATURES: Natures = {
   starches: [],
   yolkG: 0,
   yolkMaxC: 15,
@@ -33,7 +33,7 @@ const ownOf = ({ proteinOther, sugars, starch, fibre, other }: Pools): Pools => 
 });
 
 /** All shares of the pools that belong to a carrier. */
-export const carriedPools = (c: Carriers): Pools =>
+export const poolsOfNatures = (c: Natures): Pools =>
   sumPools([...c.starches.map(s => s.dry), c.yolkDry, c.milkDry, c.pureeDry]);
 
 const sumOf = <K extends string>(
@@ -56,7 +56,7 @@ const timesOf = <K extends string>(
 };
 
 /** Doses of one kind and colour that have been through the same are one. */
-function joinStarches(a: readonly StarchCarrier[], b: readonly StarchCarrier[]): readonly StarchCarrier[] {
+function joinStarches(a: readonly StarchNature[], b: readonly StarchNature[]): readonly StarchNature[] {
   if (!b.length) return a;
   const joined = [...a];
   for (const dose of b) {
@@ -76,9 +76,9 @@ function joinStarches(a: readonly StarchCarrier[], b: readonly StarchCarrier[]):
 }
 
 /** Two liquors together. */
-export function joinCarriers(a: Carriers, b: Carriers): Carriers {
-  if (b === NO_CARRIERS) return a;
-  if (a === NO_CARRIERS) return b;
+export function joinNatures(a: Natures, b: Natures): Natures {
+  if (b === NO_NATURES) return a;
+  if (a === NO_NATURES) return b;
   return {
     starches: joinStarches(a.starches, b.starches),
     yolkG: a.yolkG + b.yolkG,
@@ -95,9 +95,9 @@ export function joinCarriers(a: Carriers, b: Carriers): Carriers {
   };
 }
 
-/** As much of the carriers, times a factor. */
-export const scaleCarriers = (c: Carriers, k: number): Carriers =>
-  c === NO_CARRIERS || k === 1
+/** As much of the natures, times a factor. */
+export const scaleNatures = (c: Natures, k: number): Natures =>
+  c === NO_NATURES || k === 1
     ? c
     : {
         ...c,
@@ -111,19 +111,19 @@ export const scaleCarriers = (c: Carriers, k: number): Carriers =>
         airMl: c.airMl * k,
       };
 
-/** Carriers of what an ingredient brings into the liquor. */
-export function carriersOf(
-  ingredient: Pick<Ingredient, "carries" | "carried">,
+/** Natures of what an ingredient brings into the liquor. */
+export function naturesOf(
+  ingredient: Pick<Ingredient, "carries" | "natures">,
   pools: Pools,
   massG: number,
   atC: number,
-): Carriers {
-  if (ingredient.carried) return scaleCarriers(ingredient.carried, massG / 100);
+): Natures {
+  if (ingredient.natures) return scaleNatures(ingredient.natures, massG / 100);
   const c: Carries | undefined = ingredient.carries;
-  if (!c) return NO_CARRIERS;
+  if (!c) return NO_NATURES;
   const own = ownOf(pools);
   return {
-    ...NO_CARRIERS,
+    ...NO_NATURES,
     ...(c.thickener && {
       starches: [{ id: c.thickener, massG, dry: own, colour: "white", maxC: atC, minutes: 0, blendedS: 0 }],
     }),
@@ -140,11 +140,11 @@ export function carriersOf(
 }
 
 /**
- * Carriers of a liquor from which something has left: each keeps the share of its pools that is still there.
+ * Natures of a liquor from which something has left: each keeps the share of its pools that is still there.
  * What came in does not change them.
  */
-export function follow(c: Carriers, before: Pools, after: Pools): Carriers {
-  if (c === NO_CARRIERS) return c;
+export function follow(c: Natures, before: Pools, after: Pools): Natures {
+  if (c === NO_NATURES) return c;
   const left = (name: PoolName) => (before[name] > 0 ? Math.min(1, after[name] / before[name]) : 1);
   if (c.airMl === 0 && OWN.every(name => left(name) === 1) && left("acidFixed") === 1) return c;
   const of = (dry: Pools): Pools => ({
@@ -167,7 +167,7 @@ export function follow(c: Carriers, before: Pools, after: Pools): Carriers {
 const COUNTS_FROM_C = 85;
 
 /** What heat does to starch and yolk: the hottest they have seen, and the minutes at 85 °C and above. */
-export function heatCarriers(c: Carriers, toC: number, minutes: number): Carriers {
+export function heatNatures(c: Natures, toC: number, minutes: number): Natures {
   if (!c.starches.length && c.yolkG === 0) return c;
   const hot = toC >= COUNTS_FROM_C ? minutes : 0;
   if (hot === 0 && toC <= c.yolkMaxC && c.starches.every(s => toC <= s.maxC)) return c;
@@ -179,18 +179,18 @@ export function heatCarriers(c: Carriers, toC: number, minutes: number): Carrier
 }
 
 /** What a fast blender takes from starch that has thickened. */
-export const blendCarriers = (c: Carriers, seconds: number): Carriers =>
+export const blendNatures = (c: Natures, seconds: number): Natures =>
   c.starches.length ? { ...c, starches: c.starches.map(s => ({ ...s, blendedS: s.blendedS + seconds })) } : c;
 
 /** Boiled, strained or blended, what was beaten in as air is gone. */
-export const withoutAir = (c: Carriers): Carriers => (c.airMl === 0 ? c : { ...c, airMl: 0 });
+export const withoutAir = (c: Natures): Natures => (c.airMl === 0 ? c : { ...c, airMl: 0 });
 
 /** Egg that went into the liquor, g, as far as it is still there. */
-export const eggMass = ({ phases }: Carriers): number =>
+export const eggMass = ({ phases }: Natures): number =>
   (phases.yolk ?? 0) + (phases["whole egg"] ?? 0) + (phases["egg white"] ?? 0);
 
 /** Flour in the pan takes the colour of the roux. */
-export const colourRoux = (c: Carriers, colour: RouxColour): Carriers =>
+export const colourRoux = (c: Natures, colour: RouxColour): Natures =>
   c.starches.length
     ? {
         ...c,
@@ -201,7 +201,7 @@ export const colourRoux = (c: Carriers, colour: RouxColour): Carriers =>
     : c;
 
 /** Solids that have become one with the liquor: rice binds, all else is purée. */
-export function pureeCarriers(
+export function pureeNatures(
   parts: readonly {
     readonly pools: Pools;
     readonly rawG: number;
@@ -209,12 +209,12 @@ export function pureeCarriers(
     readonly puree?: boolean;
   }[],
   toC: number,
-): Carriers {
-  let c = NO_CARRIERS;
+): Natures {
+  let c = NO_NATURES;
   for (const part of parts) {
     const dry = ownOf(part.pools);
-    c = joinCarriers(c, {
-      ...NO_CARRIERS,
+    c = joinNatures(c, {
+      ...NO_NATURES,
       ...(part.thickener
         ? {
             starches: [
@@ -235,5 +235,5 @@ export function pureeCarriers(
   return c;
 }
 
-/** The carriers of a product, per 100 g of it. */
-export const per100 = (c: Carriers, massG: number): Carriers => scaleCarriers(c, massG > 0 ? 100 / massG : 0);
+/** The natures of a product, per 100 g of it. */
+export const per100 = (c: Natures, massG: number): Natures => scaleNatures(c, massG > 0 ? 100 / massG : 0);

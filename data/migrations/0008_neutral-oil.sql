@@ -1,0 +1,2 @@
+UPDATE `ingredient` SET `document` = JSON_SET(`document`, '$.carries', JSON_MERGE_PATCH(COALESCE(JSON_EXTRACT(`document`, '$.carries'), '{}'), '{"neutral":true}')) WHERE JSON_VALUE(`document`, '$.phase') = 'fat' AND JSON_EXTRACT(`document`, '$.carries.neutral') IS NULL AND LOWER(JSON_VALUE(`document`, '$.name')) REGEXP 'sunflower|rapeseed|grapeseed|groundnut|safflower|soya|maize|neutral|light oil';--> statement-breakpoint
+UPDATE `kitchen` SET `revision` = `revision` + 1;
