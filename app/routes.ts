@@ -15,6 +15,7 @@ export default [
     route("bench/:formulaId/readings", "api/body-readings.ts"),
     route("book", "book/book.tsx"),
     route("book/:versionId", "book/card.tsx"),
+    route("batch/:runId", "batch/batch.tsx"),
     route("larder", "larder/larder.tsx"),
     route("larder/import", "larder/import.tsx"),
     route("larder/:ingredientId", "larder/ingredient.tsx"),

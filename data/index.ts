@@ -29,6 +29,7 @@ export {
   type StoredRun,
   appendEvents,
   batchesOf,
+  findBatch,
   eventsOf,
   lineWeighings,
   findRun,

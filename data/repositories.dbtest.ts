@@ -12,6 +12,7 @@ import {
   addBurner,
   appendEvents,
   batchesOf,
+  findBatch,
   eventsOf,
   findFormula,
   findRun,
@@ -243,6 +244,9 @@ describe("runs", () => {
     const [batch] = await batchesOf(connection.db, versionId);
     expect(batch).toMatchObject({ runId, actualMl: null });
     expect(batch?.plannedMl).toBeGreaterThan(1000);
+    const booked = await findBatch(connection.db, KITCHEN_ID, runId);
+    expect(booked?.record.yieldMl.planned).toBe(batch?.plannedMl);
+    expect(booked?.formulaVersionId).toBe(versionId);
     await log(event({ kind: "undone", eventId: finished.id }));
     expect((await findRun(connection.db, KITCHEN_ID, runId))?.finishedAt).toBeNull();
     expect(await batchesOf(connection.db, versionId)).toEqual([]);

@@ -338,6 +338,39 @@ export interface StoredBatch {
   readonly finishedAt: Date;
 }
 
+/** A finished batch with its record, as it was booked. */
+export interface BookedBatch {
+  readonly runId: string;
+  readonly formulaVersionId: string;
+  readonly baseG: number;
+  readonly finishedAt: Date;
+  readonly startedBy: string;
+  readonly basisHash: string | null;
+  readonly record: BatchRecord;
+}
+
+export async function findBatch(
+  db: Queries,
+  kitchenId: string,
+  runId: string,
+): Promise<BookedBatch | undefined> {
+  const [found] = await db
+    .select({
+      runId: batch.runId,
+      formulaVersionId: batch.formulaVersionId,
+      baseG: batch.baseG,
+      finishedAt: batch.finishedAt,
+      startedBy: person.name,
+      basisHash: run.basisHash,
+      record: batch.record,
+    })
+    .from(batch)
+    .innerJoin(run, eq(run.id, batch.runId))
+    .innerJoin(person, eq(person.id, run.startedBy))
+    .where(and(eq(batch.kitchenId, kitchenId), eq(batch.runId, runId)));
+  return found;
+}
+
 /** Batches made of a version, newest first. */
 export const batchesOf = (db: Queries, formulaVersionId: string): Promise<StoredBatch[]> =>
   db

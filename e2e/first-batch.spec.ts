@@ -149,4 +149,9 @@ test("a first batch: from the bones on the table to a printed card", async ({ pa
   await page.getByLabel("for a batch from").fill("4.3 kg");
   await page.getByRole("button", { name: "Show this size" }).click();
   await expect(page.getByRole("article")).toContainText("129");
+
+  // The batch has a page of its own, as it was booked.
+  await page.getByRole("article").getByRole("link").first().click();
+  await expect(page.getByRole("heading", { level: 1, name: `${STOCK}: the batch` })).toBeVisible();
+  await expect(page.getByRole("table")).toContainText("in pot");
 });

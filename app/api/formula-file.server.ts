@@ -1,6 +1,7 @@
 import { stringify } from "csv-stringify/sync";
-import { bundleOf, formulaAsMarkdown, formulaAsRecipe, linesTable, writeBundle } from "~/core/exchange";
+import { bundleOf, cardAsMarkdown, formulaAsRecipe, linesTable, writeBundle } from "~/core/exchange";
 import { type KitchenData, openKitchen, walk } from "~/core/formula";
+import { cardOf } from "~/core/standard";
 import { database, documentsOf } from "~/data";
 import { kitchenFor } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
@@ -14,7 +15,7 @@ const opened = (id: string, kitchen: KitchenData) => {
   const document = formulaIn(kitchen, id);
   if (!document) throw problemJson(404, "Not found", `There is no formula “${id}” in this kitchen.`);
   const open = openKitchen(kitchen);
-  return { document, walked: walk(document, open), facts: open.facts };
+  return { document, open, walked: walk(document, open) };
 };
 
 const FILES: Readonly<Record<string, { readonly type: string; readonly write: Writer }>> = {
@@ -22,8 +23,8 @@ const FILES: Readonly<Record<string, { readonly type: string; readonly write: Wr
   md: {
     type: "text/markdown",
     write: (id, kitchen) => {
-      const { document, walked, facts } = opened(id, kitchen);
-      return formulaAsMarkdown(document, walked, facts);
+      const { document, open, walked } = opened(id, kitchen);
+      return cardAsMarkdown(cardOf(document, open, [], walked));
     },
   },
   csv: {

@@ -1,21 +1,8 @@
 import { Printer } from "lucide-react";
 import { useMemo } from "react";
 import { Form, Link } from "react-router";
-import {
-  type FormulaDocument,
-  type StateAfterStep,
-  basisFrom,
-  labelOf,
-  misnamed,
-  namesIn,
-  openKitchen,
-  relationInWords,
-  shareLeft,
-  walk,
-  keepsDays,
-} from "~/core/formula";
-import { letDown } from "~/core/things/house";
-import { ALLERGENS } from "~/core/things/larder";
+import { basisFrom, openKitchen } from "~/core/formula";
+import { cardOf } from "~/core/standard";
 import {
   g,
   printDuration,
@@ -30,6 +17,7 @@ import { bandText, daysText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
 import { CardStep, Figure, Mark } from "./card-parts";
 import { DisplayForm } from "./display-form";
+import { SinceThen } from "./since-then";
 
 export { action, loader } from "./card.server";
 
@@ -44,20 +32,12 @@ export default function Card({ loaderData }: Route.ComponentProps) {
   const today = useKitchen();
   const kitchen = useMemo(() => basisFrom(basis, today), [basis, today]);
   const { document } = version;
-  const opened = openKitchen(kitchen);
-  const walked = walk(document, opened);
-  const label = labelOf(walked);
-  const days = keepsDays(document, walked, opened.facts);
-  const wrongName = misnamed(document, walked);
-  const left = shareLeft(walked);
-  const last = intervals.at(-1);
-  const yieldBand = bandText(last?.volumeMl, 1000, walked.finishedMl < 2000 ? 2 : 1);
-  const marked = walked.states
-    .map((state, index) => ({ state, index }))
-    .filter(
-      ({ state }) =>
-        state.vessel && state.vessel.use !== "tray" && (state.mark || state.step.kind === "cover"),
-    );
+  const card = useMemo(
+    () => cardOf(document, openKitchen(kitchen), intervals),
+    [document, kitchen, intervals],
+  );
+  const { label } = card;
+  const yieldBand = bandText(card.end?.volumeMl, 1000, card.finishedMl < 2000 ? 2 : 1);
   return (
     <main className="mx-auto max-w-4xl px-4 py-6 sm:px-6 print:max-w-none print:p-0">
       <div className="no-print mb-5 flex flex-wrap items-end gap-3">
@@ -87,7 +67,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
       <article className="rounded-2xl border border-rule bg-enamel p-5 sm:p-8 print:rounded-none print:border-0 print:p-0">
         <header className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3 border-b-2 border-ink pb-4">
           <div>
-            <h1 className="text-3xl">{document.name}</h1>
+            <h1 className="text-3xl">{card.name}</h1>
             <p className="text-sm text-faded">
               {kitchen.name}
               {today.demo && " · DEMO, invented"} · version {version.number} · {version.editedBy},{" "}
@@ -96,43 +76,39 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           </div>
           <dl className="flex gap-x-7">
             <Figure label="from">
-              {printKilograms(g(document.base.massG))}{" "}
-              <span className="text-base font-normal">{document.base.name}</span>
+              {printKilograms(card.base.massG)}{" "}
+              <span className="text-base font-normal">{card.base.name}</span>
             </Figure>
             <Figure label="gives" band={yieldBand && `${yieldBand} l`}>
-              {printVolume(walked.finishedMl)}
+              {printVolume(card.finishedMl)}
             </Figure>
-            <Figure label="in" band={durationBandText(last?.clockS)}>
-              {printDuration(walked.totalS)}
+            <Figure label="in" band={durationBandText(card.end?.clockS)}>
+              {printDuration(card.totalS)}
             </Figure>
           </dl>
         </header>
-        <SinceThen since={since} asOfToday={asOfToday} base={asked} />
-        {walked.problems.map(problem => (
-          <p key={problem.code + problem.message} role="alert" className="mt-3 text-beet">
-            ✕ At this size: {problem.message}
+        <SinceThen
+          since={since}
+          asOfToday={asOfToday}
+          card={`?${new URLSearchParams({ ...(asked && { base: asked }) }).toString()}`}
+        />
+        {card.problems.map(problem => (
+          <p key={problem} role="alert" className="mt-3 text-beet">
+            ✕ At this size: {problem}
           </p>
         ))}
         <ol className="mt-2">
-          {walked.states.map((state, index) => (
-            <CardStep
-              key={state.step.id}
-              interval={intervals[index]}
-              state={state}
-              index={index}
-              display={display}
-              relation={id => relationOf(id, document, state)}
-            />
+          {card.steps.map((step, index) => (
+            <CardStep key={step.id} step={step} index={index} display={display} />
           ))}
         </ol>
-        {marked.length > 0 && (
+        {card.marks.length > 0 && (
           <section className="keep mt-5 border-t border-rule pt-4">
             <h2 className="text-lg">Marks</h2>
             <div className="mt-2 grid grid-cols-2 items-end gap-6 lg:grid-cols-3 print:grid-cols-3">
-              {marked.map(
-                ({ state, index }) =>
-                  state.vessel && <Mark key={state.step.id} state={state} index={index} />,
-              )}
+              {card.marks.map(mark => (
+                <Mark key={mark.stepId} {...mark} />
+              ))}
             </div>
           </section>
         )}
@@ -140,12 +116,12 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           <div>
             <h2 className="text-lg">Allergens recorded</h2>
             <p>
-              {label.known
-                ? label.allergens.map(a => ALLERGENS[a]).join(", ") || "none recorded in these ingredients"
+              {label.allergens
+                ? label.allergens.join(", ") || "none recorded in these ingredients"
                 : `not known: ${label.notEntered.join(", ")} not entered`}
             </p>
-            {label.egg && <p className="font-bold">For guests: {label.egg}</p>}
-            {wrongName && <p className="font-bold text-beet">✕ {wrongName}</p>}
+            {label.guests && <p className="font-bold">For guests: {label.guests}</p>}
+            {label.wrongName && <p className="font-bold text-beet">✕ {label.wrongName}</p>}
             <p className="text-sm text-faded">
               Contains {label.diet.join(", ") || "nothing flagged"}. Cross-contact in the kitchen is not seen
               here.
@@ -154,22 +130,22 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           <div>
             <h2 className="text-lg">Keeping</h2>
             <p>
-              {daysText(days)} at {document.storage.keepC} °C, day of making is day 1 (proposed by class, to
-              be confirmed). {document.storage.words}
+              {daysText(card.keeps.days)} at {card.keeps.atC} °C, day of making is day 1 (proposed by class,
+              to be confirmed). {card.keeps.words}
             </p>
             <p className="text-sm text-faded">Follow your local food code.</p>
-            {left !== null && (
+            {card.letDown && (
               <p>
-                <strong>× {printNumber(letDown(left).times, 1)}</strong>: 1 part and{" "}
-                {printNumber(letDown(left).waterParts, 1)} parts of water give the {document.base.name} back.
+                <strong>× {printNumber(card.letDown.times, 1)}</strong>: 1 part and{" "}
+                {printNumber(card.letDown.waterParts, 1)} parts of water give the {card.base.name} back.
               </p>
             )}
           </div>
           <div>
             <h2 className="text-lg">Yield</h2>
             <p>
-              {printVolume(walked.finishedMl)}, {printKilograms(walked.finishedG)}:{" "}
-              {Math.floor(walked.finishedG / document.portionG)} portions of {printMass(g(document.portionG))}
+              {printVolume(card.finishedMl)}, {printKilograms(card.finishedG)}: {card.portions} portions of{" "}
+              {printMass(card.portionG)}
             </p>
           </div>
           <div>
@@ -180,7 +156,10 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               <ul>
                 {batches.slice(0, 5).map(batch => (
                   <li key={batch.runId}>
-                    {dayOf(batch.finishedAt, kitchen.timeZone)}: from {printKilograms(g(batch.baseG))},{" "}
+                    <Link to={`/batch/${batch.runId}`} className="underline underline-offset-4">
+                      {dayOf(batch.finishedAt, kitchen.timeZone)}
+                    </Link>
+                    : from {printKilograms(g(batch.baseG))},{" "}
                     {batch.actualMl === null ? "not weighed" : `${printNumber(batch.actualMl / 1000, 2)} l`}{" "}
                     <span className="text-faded">
                       planned {batch.plannedMl === null ? "–" : `${printNumber(batch.plannedMl / 1000, 2)} l`}
@@ -191,44 +170,8 @@ export default function Card({ loaderData }: Route.ComponentProps) {
             )}
           </div>
         </section>
-        {document.notes && (
-          <p className="mt-4 border-t border-rule pt-3 text-sm text-faded">{document.notes}</p>
-        )}
+        {card.notes && <p className="mt-4 border-t border-rule pt-3 text-sm text-faded">{card.notes}</p>}
       </article>
     </main>
   );
-}
-
-/** A card says what it said when it was kept. What has changed in the kitchen since is said in one line. */
-function SinceThen({
-  since,
-  asOfToday,
-  base,
-}: {
-  since: readonly string[];
-  asOfToday: boolean;
-  base: string | null;
-}) {
-  if (!since.length) return null;
-  const query = new URLSearchParams({ ...(base && { base }), ...(!asOfToday && { in: "today" }) });
-  const shown = since.slice(0, MOST_SINCE).join(", ");
-  const more = since.length - MOST_SINCE;
-  return (
-    <p className="no-print mt-3 rounded-md bg-saffron-wash px-3 py-2 text-sm">
-      <strong>{asOfToday ? "In the kitchen of today." : "As it was kept."}</strong> Changed in the kitchen
-      since: {shown}
-      {more > 0 && ` and ${more} more`}.{" "}
-      <Link to={`?${query.toString()}`} className="text-copper underline underline-offset-4">
-        {asOfToday ? "Show it as it was kept" : "Compare: show it in the kitchen of today"}
-      </Link>
-    </p>
-  );
-}
-
-/** So many changes are named; the others are counted. */
-const MOST_SINCE = 5;
-
-function relationOf(lineId: string, document: FormulaDocument, state: StateAfterStep): string {
-  const line = document.steps.flatMap(step => step.lines).find(l => l.id === lineId);
-  return line ? relationInWords(line.amount, namesIn(document, state)) : "";
 }

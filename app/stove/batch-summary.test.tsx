@@ -63,7 +63,7 @@ describe("a batch that is done", () => {
     expect(screen.getByText(/finished .* at 12:20/)).toBeTruthy();
     expect(screen.getByText(/2 readings wait for the network/)).toBeTruthy();
     expect(screen.getByRole("link", { name: "The card of this batch" }).getAttribute("href")).toBe(
-      `/book/version?base=${live.document.base.massG}`,
+      `/book/version?base=${live.document.base.massG}%20g`,
     );
   });
   test("“finished” can be undone", () => {

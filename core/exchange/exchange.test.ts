@@ -7,7 +7,7 @@ import { valueOf } from "../ground/result";
 import {
   arrivalsOf,
   bundleOf,
-  formulaAsMarkdown,
+  cardAsMarkdown,
   formulaAsRecipe,
   formulaJsonSchema,
   isoDuration,
@@ -15,6 +15,7 @@ import {
   readBundle,
   writeBundle,
 } from ".";
+import { cardOf } from "../standard";
 
 /** As the database gives them out. */
 const formulas = Object.fromEntries(
@@ -117,13 +118,13 @@ describe("other open formats", () => {
   if (!document) throw new Error("no sauce");
   const walked = walk(document, opened);
   test("Markdown tells every step, line and the label", () => {
-    const text = formulaAsMarkdown(document, walked, opened.facts);
+    const text = cardAsMarkdown(cardOf(document, opened, [], walked));
     expect(text).toMatch(/^# Cider and juniper pan sauce\n/);
     for (const line of walked.states.flatMap(s => s.lines)) expect(text).toContain(line.name);
     expect(text).toContain("Contains: ");
   });
   test("typed words do not become marks", () => {
-    const text = formulaAsMarkdown({ ...document, name: "# *Sauce*" }, walked, opened.facts);
+    const text = cardAsMarkdown(cardOf({ ...document, name: "# *Sauce*" }, opened, [], walked));
     expect(text.split("\n")[0]).toBe("# \\# \\*Sauce\\*");
   });
   test("a schema.org Recipe with its required terms", () => {

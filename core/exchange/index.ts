@@ -8,6 +8,6 @@ export {
   readBundle,
   writeBundle,
 } from "./bundle";
-export { formulaAsMarkdown } from "./markdown";
+export { cardAsMarkdown } from "./markdown";
 export { formulaAsRecipe, isoDuration } from "./recipe-jsonld";
 export { linesTable } from "./lines-table";

@@ -1,64 +1,49 @@
-import type { FactValues } from "../ground/facts";
-import {
-  type FormulaDocument,
-  type Walk,
-  cautionsAt,
-  keepsDays,
-  kindOf,
-  labelOf,
-  namesIn,
-  relationInWords,
-} from "../formula";
-import { ALLERGENS } from "../things/larder";
-import { g, printDuration, printKilograms, printMass, printNumber, printVolume, s } from "../ground/quantity";
+import { printDuration, printKilograms, printMass, printNumber, printVolume } from "../ground/quantity";
+import type { Card } from "../standard";
 
-/** The formula as a text anybody can read, print or keep: Markdown (CommonMark with tables). */
-export function formulaAsMarkdown(document: FormulaDocument, walked: Walk, facts: FactValues): string {
-  const out: string[] = [`# ${plain(document.name)}`, ""];
+/** A card as a text anybody can read, print or keep: Markdown (CommonMark with tables). */
+export function cardAsMarkdown(card: Card): string {
+  const out: string[] = [`# ${plain(card.name)}`, ""];
   out.push(
-    `From ${printKilograms(g(document.base.massG))} ${plain(document.base.name)}` +
-      (walked.finishedG > 0
-        ? `; gives ${printVolume(walked.finishedMl)} (${printKilograms(walked.finishedG)}) in ${printDuration(walked.totalS)}.`
+    `From ${printKilograms(card.base.massG)} ${plain(card.base.name)}` +
+      (card.finishedG > 0
+        ? `; gives ${printVolume(card.finishedMl)} (${printKilograms(card.finishedG)}) in ${printDuration(card.totalS)}.`
         : "."),
     "",
-    `School: ${plain(document.school)}. Portion ${printMass(g(document.portionG))}.`,
+    `School: ${plain(card.school)}. Portion ${printMass(card.portionG)}.`,
     "",
   );
-  for (const problem of walked.problems) out.push(`> It cannot be made as it stands: ${problem.message}`, "");
+  for (const problem of card.problems) out.push(`> It cannot be made as it stands: ${problem}`, "");
   out.push("## Steps", "");
-  document.steps.forEach((step, i) => {
-    const state = walked.states[i];
-    const kind = kindOf(step);
-    const names = state?.lines.map(line => line.name) ?? [];
-    out.push(`${i + 1}. **${plain(kind.title(step, names))}** ${plain(kind.detail(step))}`.trimEnd());
-    for (const line of state?.lines ?? []) {
-      const relation = step.lines.find(l => l.id === line.lineId)?.amount;
-      const how =
-        relation && relation.kind !== "fixed"
-          ? `, ${relationInWords(relation, namesIn(document, state))}`
-          : "";
+  card.steps.forEach((step, i) => {
+    out.push(`${i + 1}. **${plain(step.title)}** ${plain(step.detail)}`.trimEnd());
+    for (const line of step.lines)
       out.push(
-        `   - ${plain(line.name)}: ${printMass(line.massG)}${plain(how)}${line.certainty === "assumed" ? " (assumed)" : ""}`,
+        `   - ${plain(line.name)}: ${printMass(line.massG)}${line.relation && `, ${plain(line.relation)}`}${line.assumed ? " (assumed)" : ""}`,
       );
-    }
-    const cue = step.cue ?? kind.cue;
-    if (cue) out.push(`   - until: ${plain(cue)}`);
-    if (state) out.push(`   - about ${printDuration(s(state.durationS))}`);
+    for (const { what, massG } of step.goesIn) out.push(`   - ${plain(what)}: about ${printMass(massG)}`);
+    if (step.cue) out.push(`   - until: ${plain(step.cue)}`);
+    if (step.stop)
+      out.push(
+        `   - stop at ${printNumber(step.stop.markMm)} mm on the stick, or ${printMass(step.stop.grossG)} on the scale with ${plain(step.stop.vesselName)}`,
+      );
+    if (step.durationS !== null) out.push(`   - about ${printDuration(step.durationS)}`);
     if (step.remark) out.push(`   - ${plain(step.remark)}`);
     if (step.why) out.push(`   - why: ${plain(step.why)}`);
     if (step.question) out.push(`   - open: ${plain(step.question)}`);
-    for (const caution of state ? cautionsAt(state) : kind.cautions(step))
-      out.push(`   - caution: ${plain(caution)}`);
+    for (const caution of step.cautions) out.push(`   - caution: ${plain(caution)}`);
   });
-  const label = labelOf(walked);
+  const { label, keeps } = card;
   out.push("", "## Label", "");
   out.push(
-    `Contains: ${label.allergens.map(a => ALLERGENS[a]).join(", ") || "no recorded allergen"}${label.known ? "" : `; not known: ${label.notEntered.join(", ")}`}.`,
-    ...(label.egg ? ["", `For guests: ${label.egg}.`] : []),
+    label.allergens
+      ? `Contains: ${label.allergens.join(", ") || "no recorded allergen"}.`
+      : `Allergens not known: ${label.notEntered.join(", ")} not entered.`,
+    ...(label.guests ? ["", `For guests: ${label.guests}.`] : []),
     "",
-    `Keeps ${keepsDays(document, walked, facts)} d at ${printNumber(document.storage.keepC)} °C. ${plain(document.storage.words)}`,
+    `Keeps ${keeps.days} d at ${printNumber(keeps.atC)} °C. ${plain(keeps.words)}`,
   );
-  if (document.notes) out.push("", "## Notes", "", plain(document.notes));
+  if (card.notes) out.push("", "## Notes", "", plain(card.notes));
   return `${out.join("\n").replaceAll("\u00a0", " ").replaceAll("\u202f", " ")}\n`;
 }
 

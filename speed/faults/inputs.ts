@@ -65,6 +65,7 @@ const PAGES = [
   "/bench/ID/other-main",
   "/bench/new/ID",
   "/book/ID",
+  "/batch/ID",
   "/larder/ID",
   "/kit/ID",
   "/stove/ID",

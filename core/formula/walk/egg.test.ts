@@ -2,7 +2,8 @@ import { describe, expect, test } from "vitest";
 import { NOMINAL_FACTS } from "../../ground/facts";
 import { mayonnaise } from "../../families/mayonnaise";
 import { formulaOf } from "../../families/family";
-import { formulaAsMarkdown } from "../../exchange";
+import { cardAsMarkdown } from "../../exchange";
+import { cardOf } from "../../standard";
 import { type FormulaDocument, type Step, eggIn, keepsDays, labelOf, takeEgg, walk } from "..";
 import { cautionsAt } from "./cautions";
 import { adding, blank, fixed, kitchen, line } from "./testing";
@@ -26,7 +27,7 @@ describe("C102 raw egg and pasteurised egg", () => {
     const made = walked(mayo);
     expect(labelOf(made).egg).toBe("raw egg – not for vulnerable guests");
     expect(keepsDays(mayo, made, kitchen.facts)).toBe(1);
-    const text = formulaAsMarkdown(mayo, made, kitchen.facts);
+    const text = cardAsMarkdown(cardOf(mayo, kitchen, [], made));
     expect(text).toContain("For guests: raw egg – not for vulnerable guests.");
     expect(text).toContain("Keeps 1 d at 4 °C.");
     expect(text.match(/caution: Raw egg/g)).toHaveLength(1);

@@ -1,0 +1,223 @@
+import {
+  type FormulaDocument,
+  type Kitchen,
+  type StateAfterStep,
+  type StepIntervals,
+  type Walk,
+  cautionsAt,
+  keepsDays,
+  kindOf,
+  labelOf,
+  misnamed,
+  namesIn,
+  relationInWords,
+  shareLeft,
+  walk,
+} from "../formula";
+import type { Density, Grams, Millilitres, Seconds } from "../ground/quantity";
+import { g } from "../ground/quantity";
+import { letDown } from "../things/house";
+import { ALLERGENS, densityOf } from "../things/larder";
+import type { Pools } from "../things/pot";
+import { type DipMark, type Vessel, grossTarget } from "../things/vessel";
+
+/** Something that is weighed in. */
+export interface CardLine {
+  readonly lineId: string;
+  readonly name: string;
+  readonly massG: Grams;
+  /** What must be bought for it; absent where that is the same. */
+  readonly purchasedG?: Grams;
+  /** How it follows from the rest: "2 % of the base"; empty for an amount of its own. */
+  readonly relation: string;
+  readonly assumed: boolean;
+  readonly densityGPerMl: Density | undefined;
+}
+
+/** Something the step works out and that goes in: the water that covers. */
+export interface CardComputed {
+  readonly what: string;
+  readonly massG: Grams;
+}
+
+/** Where a step ends, on the stick and on the scale. */
+export interface CardStop {
+  readonly markMm: number;
+  readonly grossG: Grams;
+  readonly vesselName: string;
+}
+
+export interface CardStep {
+  readonly id: string;
+  readonly title: string;
+  readonly detail: string;
+  readonly remark?: string;
+  readonly why?: string;
+  readonly question?: string;
+  /** How a cook sees that it is there; empty where the step has no sign of its own. */
+  readonly cue: string;
+  readonly cautions: readonly string[];
+  readonly lines: readonly CardLine[];
+  readonly goesIn: readonly CardComputed[];
+  /** `null` for a step the walk did not come to. */
+  readonly durationS: Seconds | null;
+  readonly stop: CardStop | null;
+  /** 90 % limits, where they are known. */
+  readonly interval: StepIntervals | undefined;
+}
+
+/** A pot drawn to scale, for a step that ends at a mark or covers something. */
+export interface CardMark {
+  readonly stepId: string;
+  /** Counted from 1. */
+  readonly step: number;
+  readonly vessel: Vessel;
+  readonly mark: DipMark | undefined;
+  readonly levelMm: number | null;
+  readonly bulkMm: number;
+  readonly liquor: Pools;
+}
+
+/** All that a standard recipe says at one size. A page, a print, a text only draw it. */
+export interface Card {
+  readonly name: string;
+  readonly school: string;
+  readonly base: { readonly name: string; readonly massG: Grams };
+  readonly finishedMl: Millilitres;
+  readonly finishedG: Grams;
+  readonly totalS: Seconds;
+  /** 90 % limits at the end of the line, where they are known. */
+  readonly end: StepIntervals | undefined;
+  readonly portionG: Grams;
+  readonly portions: number;
+  /** Why it cannot be made as it stands. */
+  readonly problems: readonly string[];
+  readonly steps: readonly CardStep[];
+  readonly marks: readonly CardMark[];
+  readonly label: {
+    /** In words; `null` where something has none entered. */
+    readonly allergens: readonly string[] | null;
+    readonly notEntered: readonly string[];
+    readonly diet: readonly string[];
+    /** What guests are told about its egg. */
+    readonly guests: string | null;
+    /** Why it may not bear its name. */
+    readonly wrongName: string | null;
+  };
+  readonly keeps: { readonly days: number; readonly atC: number; readonly words: string };
+  /** How it gives its base back; `null` where nothing was reduced. */
+  readonly letDown: { readonly times: number; readonly waterParts: number } | null;
+  readonly notes: string;
+}
+
+/**
+ * The card of a formula at the size it has.
+ *
+ * @param kitchen   what it is walked in: the kitchen it was kept in, or that of today
+ * @param intervals 90 % limits step by step; empty where nobody has worked them out
+ */
+export function cardOf(
+  document: FormulaDocument,
+  kitchen: Kitchen,
+  intervals: readonly StepIntervals[] = [],
+  walked: Walk = walk(document, kitchen),
+): Card {
+  const label = labelOf(walked);
+  const left = shareLeft(walked);
+  return {
+    name: document.name,
+    school: document.school,
+    base: { name: document.base.name, massG: g(document.base.massG) },
+    finishedMl: walked.finishedMl,
+    finishedG: walked.finishedG,
+    totalS: walked.totalS,
+    end: intervals.at(-1),
+    portionG: g(document.portionG),
+    portions: Math.floor(walked.finishedG / document.portionG),
+    problems: walked.problems.map(problem => problem.message),
+    steps: document.steps.map((_, i) => stepOf(document, i, walked.states[i], intervals[i])),
+    marks: walked.states.flatMap(markOf),
+    label: {
+      allergens: label.known ? label.allergens.map(a => ALLERGENS[a]) : null,
+      notEntered: label.notEntered,
+      diet: label.diet,
+      guests: label.egg,
+      wrongName: misnamed(document, walked),
+    },
+    keeps: {
+      days: keepsDays(document, walked, kitchen.facts),
+      atC: document.storage.keepC,
+      words: document.storage.words,
+    },
+    letDown: left === null ? null : letDown(left),
+    notes: document.notes,
+  };
+}
+
+function stepOf(
+  document: FormulaDocument,
+  index: number,
+  state: StateAfterStep | undefined,
+  interval: StepIntervals | undefined,
+): CardStep {
+  const step = document.steps[index] as FormulaDocument["steps"][number];
+  const kind = kindOf(step);
+  const { mark, vessel } = state ?? {};
+  return {
+    id: step.id,
+    title: kind.title(step, state?.lines.map(line => line.name) ?? []),
+    detail: kind.detail(step),
+    remark: step.remark,
+    why: step.why,
+    question: step.question,
+    cue: step.cue ?? kind.cue,
+    cautions: state ? cautionsAt(state) : kind.cautions(step),
+    lines: state?.lines.map(line => lineOf(document, state, line)) ?? [],
+    goesIn: state?.computed.filter(c => c.way === "in") ?? [],
+    durationS: state?.durationS ?? null,
+    stop:
+      state && mark && vessel
+        ? { markMm: mark.markMm, grossG: grossTarget(g(vessel.tareG), state.massG), vesselName: vessel.name }
+        : null,
+    interval,
+  };
+}
+
+/** Less trim than this is none. */
+const LEAST_TRIM_G = 0.5;
+
+function lineOf(
+  document: FormulaDocument,
+  state: StateAfterStep,
+  line: StateAfterStep["lines"][number],
+): CardLine {
+  const amount = state.step.lines.find(l => l.id === line.lineId)?.amount;
+  const source = state.sources.get(line.lineId);
+  return {
+    lineId: line.lineId,
+    name: line.name,
+    massG: line.massG,
+    ...(line.purchasedG - line.massG > LEAST_TRIM_G && { purchasedG: line.purchasedG }),
+    relation: amount ? relationInWords(amount, namesIn(document, state)) : "",
+    assumed: line.certainty === "assumed",
+    densityGPerMl: source && densityOf(source),
+  };
+}
+
+function markOf(state: StateAfterStep, index: number): CardMark[] {
+  const { vessel, mark, pot, step } = state;
+  if (!vessel || vessel.use === "tray") return [];
+  if (!mark && !kindOf(step).endsAtMark) return [];
+  if (!mark && state.bulkLevelMm === undefined) return [];
+  return [
+    {
+      stepId: step.id,
+      step: index + 1,
+      vessel,
+      mark,
+      levelMm: state.levelMm,
+      bulkMm: pot.solids.length ? (state.bulkLevelMm ?? 0) : 0,
+      liquor: pot.liquor,
+    },
+  ];
+}

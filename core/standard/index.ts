@@ -1,0 +1,1 @@
+export { type Card, type CardLine, type CardMark, type CardStep, cardOf } from "./card";
