@@ -74,6 +74,14 @@ module.exports = {
       to: { path: "^data/", dependencyTypesNot: ["type-only"] },
     },
     {
+      name: "screens-take-types-from-the-server",
+      severity: "error",
+      comment:
+        "A route hands on its loader and action from its server file; of all else there a screen sees types only.",
+      from: { path: "^app/", pathNot: ["[.]server[.]tsx?$", ...TESTS] },
+      to: { path: "^app/.*[.]server[.]tsx?$", dependencyTypesNot: ["type-only", "export"] },
+    },
+    {
       name: "nothing-imports-app",
       severity: "error",
       from: { pathNot: "^(app|server)/" },

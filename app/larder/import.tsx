@@ -2,7 +2,7 @@ import { Form, Link } from "react-router";
 import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/import";
 import { Button } from "../ui/button";
-import { type ImportPreview } from "./exchange.server";
+import type { ImportPreview } from "./exchange.server";
 import { LyingJar } from "./jar";
 
 export { action, loader } from "./import.server";
