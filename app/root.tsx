@@ -12,7 +12,7 @@ import {
 import { Toaster } from "sonner";
 import { z } from "zod";
 import type { Route } from "./+types/root";
-import { startCourier } from "./offline/courier";
+import { carryFor, startCourier } from "./offline/courier";
 import { type Heads, fetchKitchen, kitchenAtHand } from "./kitchen/at-hand";
 import { FirstKitchen, KitchenContext } from "./kitchen/context";
 
@@ -60,9 +60,16 @@ export function Layout({ children }: { children: ReactNode }) {
   );
 }
 
-export default function Root() {
-  // Readings that wait on this device leave from any page, not only from the pot they belong to.
-  useEffect(startCourier, []);
+export default function Root({ loaderData }: Route.ComponentProps) {
+  const { owner } = loaderData;
+  const [kitchenId, personId] = [owner?.kitchenId, owner?.personId];
+  // Readings that wait on this device leave from any page, not only from the pot they belong to; each under the name of
+  // the cook who logged it.
+  useEffect(() => {
+    if (!kitchenId || !personId) return;
+    carryFor({ kitchenId, personId });
+    return startCourier();
+  }, [kitchenId, personId]);
   const first = useContext(FirstKitchen);
   return (
     <KitchenContext value={kitchenAtHand() ?? first}>

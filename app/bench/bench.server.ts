@@ -9,7 +9,7 @@ import { formOf, jsonOf } from "../request.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const section = requirePerson(context, request);
-  const { kitchenId } = section;
+  const { kitchenId, person } = section;
   const { db } = database();
   const [stored, weighed] = await Promise.all([
     findFormula(db, kitchenId, params.formulaId),
@@ -17,7 +17,9 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   ]);
   if (!stored) throw data("There is no such formula in this kitchen.", { status: 404 });
   const drawnOn = await drawnOnBy(section, [stored.document]);
-  return { drawnOn, stored, weighed, newRunId: ulid() };
+  // A draft that waits on a device is one cook’s.
+  const whose = `${kitchenId}.${person.id}.${stored.id}`;
+  return { drawnOn, stored, weighed, whose, newRunId: ulid() };
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {

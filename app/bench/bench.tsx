@@ -60,11 +60,11 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 export default function BenchPage({ loaderData }: Route.ComponentProps) {
   // Another formula is another bench: its history and its draft begin anew.
-  return <Bench key={loaderData.stored.id} {...loaderData} />;
+  return <Bench key={loaderData.whose} {...loaderData} />;
 }
 
-function Bench({ drawnOn, stored, weighed, newRunId }: Route.ComponentProps["loaderData"]) {
-  const formula = useFormula(stored.id, stored);
+function Bench({ drawnOn, stored, weighed, whose, newRunId }: Route.ComponentProps["loaderData"]) {
+  const formula = useFormula(whose, stored);
   const { document } = formula;
   const kitchenData = useKitchenWith(useDrawnOn(document, drawnOn));
   const [burnerId, setBurnerId] = useState(kitchenData.defaultBurnerId);

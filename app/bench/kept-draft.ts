@@ -18,8 +18,9 @@ export interface Unsaved {
   readonly builtOn: BuiltOn | null;
 }
 
-const draftKey = (id: string) => `hondaro-draft-${id}`;
-const groundKey = (id: string) => `hondaro-ground-${id}`;
+/** A draft is of a formula, in a kitchen, by a cook: who else uses the device does not meet it. */
+const draftKey = (of: string) => `hondaro-draft-${of}`;
+const groundKey = (of: string) => `hondaro-ground-${of}`;
 
 function keep(key: string, what: Draft | BuiltOn): void {
   try {

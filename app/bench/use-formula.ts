@@ -101,7 +101,10 @@ const sameRows = (a: FormulaDocument, b: FormulaDocument): boolean =>
 /** What was done and undone in formulas that were left, as long as the application is open. */
 const keptHistories = new Map<string, History>();
 
-/** The formula on the Bench: edits, undo, saving by itself, and what to do when two cooks save at once. */
+/**
+ * The formula on the Bench: edits, undo, saving by itself, and what to do when two cooks save at once.
+ * @param id of the formula, for one cook in one kitchen: what waits on this device is kept under it
+ */
 export function useFormula(id: string, stored: StoredHead): Formula {
   const [history, setHistory] = useState<History>({
     past: [],

@@ -1,14 +1,18 @@
 import type { KitchenSnapshot } from "~/data";
+import type { Owner } from "../offline/queue";
 import type { KitchenAtHand, MadeHere } from "./context";
 
 /** Which kitchen a page was made of; null before anybody has said who is cooking. */
 export interface Heads {
   readonly revision: number | null;
   readonly namesRevision: number | null;
+  /** Who is cooking, and in which kitchen. */
+  readonly owner: Owner | null;
 }
 
 let latest: (KitchenAtHand & { readonly key: string }) | null = null;
-const keyOf = ({ revision, namesRevision }: Heads): string => `${revision} ${namesRevision}`;
+type Revisions = Pick<Heads, "revision" | "namesRevision">;
+const keyOf = ({ revision, namesRevision }: Revisions): string => `${revision} ${namesRevision}`;
 
 async function read<T>(file: string): Promise<T> {
   const answer = await fetch(`/kitchen/${file}.json`);
@@ -20,7 +24,7 @@ async function read<T>(file: string): Promise<T> {
  * The kitchen at a revision, from the server or from what the browser keeps of it: a revision never changes.
  * Where it does not come the one before stands; the next page asks again.
  */
-export async function fetchKitchen(heads: Heads): Promise<KitchenAtHand | null> {
+export async function fetchKitchen(heads: Revisions): Promise<KitchenAtHand | null> {
   if (heads.revision === null || latest?.key === keyOf(heads)) return latest;
   try {
     const [snapshot, madeHere] = await Promise.all([

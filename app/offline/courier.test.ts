@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { afterEach, expect, test, vi } from "vitest";
 import type { RunEvent } from "~/core/run";
-import { hurry, onDelivery, startCourier } from "./courier";
+import { carryFor, hurry, onDelivery, startCourier } from "./courier";
 import { enqueue, forget, keptOf } from "./queue";
 
 const reading = (n: number): RunEvent => ({
@@ -35,5 +35,23 @@ test("readings of every run leave from whichever page is open", async () => {
   hurry();
   await vi.waitFor(() => expect(heard.mock.calls).toHaveLength(3));
   deaf();
+  leave();
+});
+
+test("readings go out under the name of the cook who logged them, and wait for that cook", async () => {
+  const sent: string[] = [];
+  vi.stubGlobal("fetch", (_url: string, init?: RequestInit) => {
+    if (init?.method === "POST")
+      sent.push(...(JSON.parse(init.body as string) as { events: RunEvent[] }).events.map(e => e.personId));
+    return Promise.resolve(new Response(JSON.stringify({ ok: true, serverNow: Date.now() })));
+  });
+  await enqueue("a", reading(4), "kelder");
+  await enqueue("a", { ...reading(5), personId: "tomas" }, "kelder");
+  carryFor({ kitchenId: "kelder", personId: "tomas" });
+  const leave = startCourier();
+  await vi.waitFor(() => expect(sent).toEqual(["tomas"]));
+  carryFor({ kitchenId: "elsewhere", personId: "noor" });
+  carryFor({ kitchenId: "kelder", personId: "noor" });
+  await vi.waitFor(() => expect(sent).toEqual(["tomas", "noor"]));
   leave();
 });

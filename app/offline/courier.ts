@@ -1,5 +1,5 @@
 import { deviceClock } from "./device-clock";
-import { deliver, runsWaiting } from "./queue";
+import { type Owner, deliver, runsWaiting } from "./queue";
 
 /**
  * Takes every reading that waits on this device to the server, from whichever page is open. One round at a time; what is
@@ -11,6 +11,8 @@ const TRY_AGAIN_MS = 4000;
 type Listener = (runId: string, reached: boolean) => void;
 const listeners = new Set<Listener>();
 let pages = 0;
+/** Whose readings go: the server books them under who is signed in. Nobody’s while nobody is. */
+let owner: Owner | undefined;
 let stop: () => void = () => {};
 let round: Promise<void> | null = null;
 let again = false;
@@ -18,8 +20,9 @@ let again = false;
 async function go(): Promise<void> {
   do {
     again = false;
-    for (const runId of await runsWaiting()) {
-      const outcome = await deliver(runId);
+    const whose = owner;
+    for (const runId of await runsWaiting(whose)) {
+      const outcome = await deliver(runId, undefined, undefined, whose);
       if (outcome.kind === "delivered" && outcome.serverNow !== null) deviceClock.heard(outcome.serverNow);
       for (const listener of listeners) listener(runId, outcome.kind === "delivered");
     }
@@ -47,6 +50,12 @@ export function hurry(): void {
 export function onDelivery(listener: Listener): () => void {
   listeners.add(listener);
   return () => void listeners.delete(listener);
+}
+
+/** Somebody else cooks at this device from now on: what they logged before goes now. */
+export function carryFor(next: Owner): void {
+  owner = next;
+  hurry();
 }
 
 /** A page is open: readings are delivered as long as any is. */

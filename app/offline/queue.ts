@@ -1,9 +1,17 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { RunEvent } from "~/core/run";
 
+/** Who is cooking at this device, and where: only their readings go out under their name. */
+export interface Owner {
+  readonly kitchenId: string;
+  readonly personId: string;
+}
+
 interface Kept {
   readonly runId: string;
   readonly event: RunEvent;
+  /** The kitchen it was logged in. */
+  readonly kitchenId?: string;
   /** The server has it, but no page has been told so yet. */
   readonly delivered?: boolean;
   /** Why the server does not take it: it stands aside until a cook drops it, and keeps no other waiting. */
@@ -62,14 +70,20 @@ async function takeUpJotted(): Promise<void> {
   }
 }
 
-export async function enqueue(runId: string, event: RunEvent): Promise<void> {
-  const kept: Kept = { runId, event };
+export async function enqueue(runId: string, event: RunEvent, kitchenId?: string): Promise<void> {
+  const kept: Kept = { runId, event, ...(kitchenId && { kitchenId }) };
   jot(kept);
   await (await queue()).put("pending", kept);
   localStorage.removeItem(JOTTED + event.id);
 }
 
 const waits = (row: Kept): boolean => !row.delivered && row.refused === undefined;
+/** Whether a reading is one of somebody’s; of everybody’s where nobody is named. */
+const isOf =
+  (owner: Owner | undefined) =>
+  ({ event, kitchenId }: Kept): boolean =>
+    !owner ||
+    (event.personId === owner.personId && (kitchenId === undefined || kitchenId === owner.kitchenId));
 
 /** Every reading of a run on this device that counts, sent or not, in the order it was logged. */
 export async function keptOf(runId: string): Promise<RunEvent[]> {
@@ -77,8 +91,11 @@ export async function keptOf(runId: string): Promise<RunEvent[]> {
 }
 
 /** The readings of a run that the server does not have yet. */
-export async function pendingOf(runId: string): Promise<RunEvent[]> {
-  return (await rowsOf(runId)).filter(waits).map(row => row.event);
+export async function pendingOf(runId: string, owner?: Owner): Promise<RunEvent[]> {
+  return (await rowsOf(runId))
+    .filter(waits)
+    .filter(isOf(owner))
+    .map(row => row.event);
 }
 
 /** The readings of a run that the server does not take. */
@@ -89,10 +106,17 @@ export async function refusedOf(runId: string): Promise<Refused[]> {
 }
 
 /** Runs of which readings wait on this device. */
-export async function runsWaiting(): Promise<string[]> {
+export async function runsWaiting(owner?: Owner): Promise<string[]> {
   await takeUpJotted();
   const rows = await (await queue()).getAll("pending");
-  return [...new Set(rows.filter(waits).map(row => row.runId))];
+  return [
+    ...new Set(
+      rows
+        .filter(waits)
+        .filter(isOf(owner))
+        .map(row => row.runId),
+    ),
+  ];
 }
 
 async function rowsOf(runId: string): Promise<Kept[]> {
@@ -107,12 +131,13 @@ export async function forget(ids: readonly string[]): Promise<void> {
   await Promise.all([...ids.map(id => transaction.store.delete(id)), transaction.done]);
 }
 
-async function mark(runId: string, events: readonly RunEvent[], as: Partial<Kept>): Promise<void> {
+async function mark(events: readonly RunEvent[], as: Partial<Kept>): Promise<void> {
   const transaction = (await queue()).transaction("pending", "readwrite");
-  await Promise.all([
-    ...events.map(event => transaction.store.put({ runId, event, ...as })),
-    transaction.done,
-  ]);
+  const one = async (id: string) => {
+    const row = await transaction.store.get(id);
+    if (row) await transaction.store.put({ ...row, ...as });
+  };
+  await Promise.all([...events.map(event => one(event.id)), transaction.done]);
 }
 
 /** `serverNow` is the server’s clock when it answered; null where nothing was sent. */
@@ -157,13 +182,14 @@ async function post(
 }
 
 /**
- * Sends what waits for a run. Where the server refuses, each reading is sent by itself: what it takes waits no longer, what
+ * Sends what waits for a run, of one owner only where one is named. Where the server refuses, each reading is sent by itself: what it takes waits no longer, what
  * it does not take is set aside with its reason.
  */
 export async function deliver(
   runId: string,
   send: typeof fetch = fetch,
   patienceMs = ANSWER_PATIENCE_MS,
+  owner?: Owner,
 ): Promise<Delivery> {
   let serverNow: number | null = null;
   const sendOff = async (events: readonly RunEvent[]): Promise<boolean> => {
@@ -171,17 +197,17 @@ export async function deliver(
     if (answer.kind === "unreachable") return false;
     if (answer.kind === "taken") {
       ({ serverNow } = answer);
-      await mark(runId, events, { delivered: true });
+      await mark(events, { delivered: true });
       return true;
     }
     if (events.length === 1) {
-      await mark(runId, events, { refused: answer.reason });
+      await mark(events, { refused: answer.reason });
       return true;
     }
     for (const event of events) if (!(await sendOff([event]))) return false;
     return true;
   };
-  const waiting = await pendingOf(runId);
+  const waiting = await pendingOf(runId, owner);
   for (let i = 0; i < waiting.length; i += MOST_AT_ONCE)
     if (!(await sendOff(waiting.slice(i, i + MOST_AT_ONCE)))) return { kind: "unreachable" };
   return { kind: "delivered", serverNow };

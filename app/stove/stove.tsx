@@ -43,10 +43,11 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
   const now = useNow(first);
   const { revalidate } = useRevalidator();
   const again = useCallback(() => void revalidate(), [revalidate]);
-  const { events, waiting, refused, log, drop } = useRunEvents(
+  const owner = useMemo(() => ({ kitchenId: today.id, personId: person.id }), [today.id, person.id]);
+  const { events, waiting, ofOthers, refused, log, drop } = useRunEvents(
     live.run.id,
     live.events,
-    person.id,
+    owner,
     first,
     again,
   );
@@ -191,11 +192,13 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
         <p className="ml-auto text-right text-sm whitespace-nowrap text-lamp-faded">
           {clockTime(now, kitchen.timeZone)} · {person.name.split(" ")[0]}
           <span role="status" className={`block ${waiting ? "text-glow" : ""}`}>
-            {waiting
-              ? `${waiting} waiting for the network`
-              : refused.length
-                ? `${refused.length} not kept`
-                : "all readings kept"}
+            {ofOthers.length
+              ? `${ofOthers.length} wait for ${namesOf(ofOthers, people)}`
+              : waiting
+                ? `${waiting} waiting for the network`
+                : refused.length
+                  ? `${refused.length} not kept`
+                  : "all readings kept"}
           </span>
         </p>
       </header>
@@ -296,3 +299,12 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     </main>
   );
 }
+
+/** Whose readings they are, by first names. */
+const namesOf = (
+  events: readonly { readonly personId: string }[],
+  people: Route.ComponentProps["loaderData"]["people"],
+): string =>
+  [...new Set(events.map(e => e.personId))]
+    .map(id => people.find(p => p.id === id)?.name.split(" ")[0] ?? "somebody else")
+    .join(" and ");

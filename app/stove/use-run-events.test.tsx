@@ -6,6 +6,7 @@ import { enqueue, forget, keptOf, pendingOf, refusedOf } from "../offline/queue"
 import { useRunEvents } from "./use-run-events";
 
 const RUN = "run-a";
+const NOOR = { kitchenId: "kelder", personId: "noor" };
 const NOW = Date.UTC(2026, 10, 23, 8);
 let online = true;
 let answer: () => Response = () => new Response(JSON.stringify({ ok: true, serverNow: NOW }));
@@ -33,7 +34,7 @@ const weighed = (netG: number) => ({ kind: "weighed", stepId: "s1", netG }) as c
 function opened(told: readonly RunEvent[] = []) {
   const delivered = vi.fn();
   const view = renderHook(
-    ({ from }: { from: readonly RunEvent[] }) => useRunEvents(RUN, from, "noor", NOW, delivered),
+    ({ from }: { from: readonly RunEvent[] }) => useRunEvents(RUN, from, NOOR, NOW, delivered),
     { initialProps: { from: told } },
   );
   return { view, delivered, now: () => view.result.current };

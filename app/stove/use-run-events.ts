@@ -3,7 +3,7 @@ import { monotonicFactory } from "ulid";
 import type { RunEvent, RunPayload } from "~/core/run";
 import { hurry, onDelivery, startCourier } from "../offline/courier";
 import { deviceClock } from "../offline/device-clock";
-import { type Refused, enqueue, forget, keptOf, pendingOf, refusedOf } from "../offline/queue";
+import { type Owner, type Refused, enqueue, forget, keptOf, pendingOf, refusedOf } from "../offline/queue";
 
 /** The queue is sent in the order of the ids: of two readings of one moment the later has the greater. */
 const nextId = monotonicFactory();
@@ -12,6 +12,8 @@ export interface RunLog {
   readonly events: readonly RunEvent[];
   /** Readings that wait for the network. */
   readonly waiting: number;
+  /** Those of them that somebody else logged here: they go when that cook is chosen again. */
+  readonly ofOthers: readonly RunEvent[];
   /** Readings the server does not take: they count nowhere and wait for the cook's word. */
   readonly refused: readonly Refused[];
   readonly log: (payload: RunPayload) => void;
@@ -23,12 +25,13 @@ export interface RunLog {
 export function useRunEvents(
   runId: string,
   acknowledged: readonly RunEvent[],
-  personId: string,
+  { personId, kitchenId }: Owner,
   serverNow: number,
   onDelivered: () => void,
 ): RunLog {
   const [mine, setMine] = useState<readonly RunEvent[]>([]);
   const [waiting, setWaiting] = useState(0);
+  const [ofOthers, setOfOthers] = useState<readonly RunEvent[]>([]);
   const [refused, setRefused] = useState<readonly Refused[]>([]);
   const delivered = useRef(onDelivered);
   useEffect(() => {
@@ -47,6 +50,7 @@ export function useRunEvents(
       const out = new Set(aside.map(r => r.event.id));
       setMine(all => merge(all, kept).filter(event => !out.has(event.id)));
       setWaiting(pending.length);
+      setOfOthers(pending.filter(event => event.personId !== personId));
       setRefused(aside);
     };
     void look();
@@ -62,7 +66,7 @@ export function useRunEvents(
       deaf();
       leave();
     };
-  }, [runId]);
+  }, [personId, runId]);
 
   const log = useCallback(
     (payload: RunPayload) => {
@@ -75,9 +79,9 @@ export function useRunEvents(
       };
       setMine(all => [...all, event]);
       setWaiting(n => n + 1);
-      void enqueue(runId, event).then(hurry);
+      void enqueue(runId, event, kitchenId).then(hurry);
     },
-    [personId, runId],
+    [kitchenId, personId, runId],
   );
   const drop = useCallback((id: string) => {
     setRefused(all => all.filter(r => r.event.id !== id));
@@ -85,7 +89,7 @@ export function useRunEvents(
   }, []);
 
   const events = useMemo(() => merge(acknowledged, mine), [acknowledged, mine]);
-  return { events, waiting, refused, log, drop };
+  return { events, waiting, ofOthers, refused, log, drop };
 }
 
 const merge = (a: readonly RunEvent[], b: readonly RunEvent[]): RunEvent[] => [
