@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { and, asc, count, desc, eq, inArray, like, sql } from "drizzle-orm";
+import { and, asc, count, countDistinct, desc, eq, inArray, like, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type FormulaDocument, readFormula } from "../core/formula";
 import { valueOf } from "../core/ground/result";
@@ -89,11 +89,7 @@ export async function listFormulas(
   kitchenId: string,
   { words = "", from = 0, most = 1000 }: { words?: string; from?: number; most?: number } = {},
 ): Promise<{ readonly formulas: readonly StoredFormula[]; readonly of: number }> {
-  const named = words
-    .split(/\s+/)
-    .filter(Boolean)
-    .map(word => like(formula.name, `%${escaped(word)}%`));
-  const mine = and(eq(formula.kitchenId, kitchenId), ...named);
+  const mine = and(eq(formula.kitchenId, kitchenId), ...namedLike(words));
   const [rows, [counted]] = await Promise.all([
     joined(db)
       .where(and(mine, eq(formulaVersion.id, formula.currentVersionId)))
@@ -104,6 +100,13 @@ export async function listFormulas(
   ]);
   return { formulas: rows.map(toStored), of: counted?.n ?? 0 };
 }
+
+/** Formulas whose name has all of these words. */
+const namedLike = (words: string) =>
+  words
+    .split(/\s+/)
+    .filter(Boolean)
+    .map(word => like(formula.name, `%${escaped(word)}%`));
 
 /** What LIKE takes for any sign is meant as it stands. */
 const escaped = (word: string): string => word.replace(/[\\%_]/g, sign => `\\${sign}`);
@@ -136,30 +139,50 @@ export async function documentsOf(
   return Object.fromEntries(rows.map(row => [row.id, valueOf(readFormula(row.document))]));
 }
 
-/** Versions that were cooked, newest first: what the Book holds. */
+/** A card of the Book, as its list shows it. */
+export interface CookedVersion {
+  readonly versionId: string;
+  readonly name: string;
+  readonly number: number;
+  readonly editedBy: string;
+  /** Finished ones. */
+  readonly batches: number;
+}
+
+/** Versions that were cooked, by name, the newest of each first. */
 export async function listCooked(
   db: Queries,
   kitchenId: string,
-): Promise<(StoredFormula & { batches: number })[]> {
-  const counts = await db
-    .select({ versionId: run.formulaVersionId, batches: sql<number>`count(${batch.runId})`.mapWith(Number) })
-    .from(run)
-    .leftJoin(batch, eq(batch.runId, run.id))
-    .where(eq(run.kitchenId, kitchenId))
-    .groupBy(run.formulaVersionId);
-  if (!counts.length) return [];
-  const rows = await joined(db)
-    .where(
-      inArray(
-        formulaVersion.id,
-        counts.map(c => c.versionId),
-      ),
-    )
-    .orderBy(asc(formula.name), desc(formulaVersion.number));
-  return rows.map(row => ({
-    ...toStored(row),
-    batches: counts.find(c => c.versionId === row.versionId)?.batches ?? 0,
-  }));
+  { words = "", from = 0, most = 1000 }: { words?: string; from?: number; most?: number } = {},
+): Promise<{ readonly cards: readonly CookedVersion[]; readonly of: number }> {
+  const mine = and(eq(run.kitchenId, kitchenId), ...namedLike(words));
+  const [cards, [counted]] = await Promise.all([
+    db
+      .select({
+        versionId: formulaVersion.id,
+        name: formula.name,
+        number: formulaVersion.number,
+        editedBy: person.name,
+        batches: sql<number>`count(${batch.runId})`.mapWith(Number),
+      })
+      .from(run)
+      .innerJoin(formulaVersion, eq(formulaVersion.id, run.formulaVersionId))
+      .innerJoin(formula, eq(formula.id, formulaVersion.formulaId))
+      .innerJoin(person, eq(person.id, formulaVersion.editedBy))
+      .leftJoin(batch, eq(batch.runId, run.id))
+      .where(mine)
+      .groupBy(formulaVersion.id, formula.name, formulaVersion.number, person.name)
+      .orderBy(asc(formula.name), desc(formulaVersion.number))
+      .limit(most)
+      .offset(from),
+    db
+      .select({ n: countDistinct(run.formulaVersionId) })
+      .from(run)
+      .innerJoin(formulaVersion, eq(formulaVersion.id, run.formulaVersionId))
+      .innerJoin(formula, eq(formula.id, formulaVersion.formulaId))
+      .where(mine),
+  ]);
+  return { cards, of: counted?.n ?? 0 };
 }
 
 /**

@@ -173,7 +173,11 @@ describe("runs", () => {
     const saved = await save(9100, frozen.rowVersion);
     expect(saved).toMatchObject({ ok: true, saved: { number: frozen.number + 1, frozen: false } });
     expect((await findVersion(connection.db, KITCHEN_ID, versionId))?.document).toEqual(document);
-    expect((await listCooked(connection.db, KITCHEN_ID)).map(c => c.versionId)).toContain(versionId);
+    const { cards, of } = await listCooked(connection.db, KITCHEN_ID);
+    expect(cards.map(c => c.versionId)).toContain(versionId);
+    expect(of).toBe(cards.length);
+    expect((await listCooked(connection.db, KITCHEN_ID, { words: "no such card" })).cards).toEqual([]);
+    expect((await listCooked(connection.db, KITCHEN_ID, { from: of })).cards).toEqual([]);
   });
 
   test("a queue sent twice changes nothing; another content under the same id is refused whole", async () => {

@@ -8,6 +8,7 @@ import { buttonClass } from "../ui/button";
 import { BatchFigures } from "./batch-figures";
 
 export { loader } from "./batch.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `Batch: ${(loaderData as { name: string } | undefined)?.name ?? ""} · Hondaro` },

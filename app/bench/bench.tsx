@@ -39,6 +39,7 @@ import { useDrawnOn } from "./use-drawn-on";
 import { WeighedContext } from "./weighed";
 
 export { action, loader } from "./bench.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 /** Without a network nothing is saved, and nothing breaks: it stays on this device, and the next try says so. */
 export async function clientAction({ serverAction }: Route.ClientActionArgs) {

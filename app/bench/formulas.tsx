@@ -1,14 +1,13 @@
-import { Form, Link } from "react-router";
+import { Link } from "react-router";
 import { familyById } from "~/core/families";
-import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/formulas";
 import { useKitchen } from "../kitchen/context";
 import { dayOf } from "../text/format";
-import { Button, buttonClass } from "../ui/button";
+import { buttonClass } from "../ui/button";
+import { ListSearch, Pager } from "../ui/pager";
 
 export { loader } from "./formulas.server";
-
-/** So many formulas stand on a page of the list. */
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Bench · Hondaro" }];
 
@@ -35,24 +34,14 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
           New formula
         </Link>
       </div>
-      {(pages > 1 || words) && (
-        <Form method="get" role="search" className="mt-5 flex flex-wrap items-center gap-3">
-          <input
-            type="search"
-            name="q"
-            defaultValue={words}
-            key={words}
-            aria-label="Look for a formula"
-            placeholder="stock, cider, mayonnaise …"
-            className="w-72 rounded-md border border-rule bg-enamel px-3 py-2"
-          />
-          <Button type="submit">Look</Button>
-          <span role="status" className="text-faded">
-            {printNumber(of)} {of === 1 ? "formula" : "formulas"}
-            {pages > 1 && `, page ${page} of ${pages}`}
-          </span>
-        </Form>
-      )}
+      <ListSearch
+        words={words}
+        page={page}
+        pages={pages}
+        of={of}
+        what={["formula", "formulas"]}
+        placeholder="stock, cider, mayonnaise …"
+      />
       {loaderData.formulas.length === 0 && (
         <p className="mt-8">
           {words
@@ -85,15 +74,7 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
           </li>
         ))}
       </ul>
-      {pages > 1 && (
-        <nav aria-label="Pages" className="mt-4 flex gap-4">
-          {page > 1 && <Link to={pageLink(words, page - 1)}>← Page {page - 1}</Link>}
-          {page < pages && <Link to={pageLink(words, page + 1)}>Page {page + 1} →</Link>}
-        </nav>
-      )}
+      <Pager words={words} page={page} pages={pages} />
     </main>
   );
 }
-
-const pageLink = (words: string, page: number): string =>
-  `/bench?${new URLSearchParams({ ...(words && { q: words }), page: String(page) }).toString()}`;

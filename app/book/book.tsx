@@ -1,20 +1,34 @@
 import { Link } from "react-router";
 import type { Route } from "./+types/book";
 import { buttonClass } from "../ui/button";
+import { ListSearch, Pager } from "../ui/pager";
 
 export { loader } from "./book.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Book · Hondaro" }];
 
 export default function Book({ loaderData }: Route.ComponentProps) {
-  const { cards } = loaderData;
+  const { cards, words, page, pages, of } = loaderData;
   return (
     <main className="mx-auto max-w-5xl px-4 py-8 sm:px-6">
       <h1 className="text-3xl">Book</h1>
       <p className="mt-1 text-faded">
         A card for every version that was cooked. It says what was cooked and never changes.
       </p>
-      {cards.length === 0 ? (
+      <ListSearch
+        words={words}
+        page={page}
+        pages={pages}
+        of={of}
+        what={["card", "cards"]}
+        placeholder="stock, glace, pan sauce …"
+      />
+      {cards.length === 0 && (words || page > 1) ? (
+        <p className="mt-8">
+          {words ? `No card here is called “${words}”.` : "The list ends before this page."}
+        </p>
+      ) : cards.length === 0 ? (
         <>
           <p className="mt-8">No card yet: a formula gets its card when it goes on the fire.</p>
           <Link to="/bench" className={buttonClass("act", "mt-4")}>
@@ -45,6 +59,7 @@ export default function Book({ loaderData }: Route.ComponentProps) {
           ))}
         </ul>
       )}
+      <Pager words={words} page={page} pages={pages} />
     </main>
   );
 }

@@ -20,6 +20,7 @@ import { DisplayForm } from "./display-form";
 import { SinceThen } from "./since-then";
 
 export { action, loader } from "./card.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   {

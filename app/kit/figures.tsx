@@ -9,6 +9,7 @@ import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
 
 export { action, loader } from "./figures.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Figures · Hondaro" }];
 

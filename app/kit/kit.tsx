@@ -16,6 +16,7 @@ import { VesselOutline } from "./vessel-outline";
 import { liningCaution } from "~/core/kit";
 
 export { action, loader } from "./kit.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Kit · Hondaro" }];
 

@@ -9,6 +9,7 @@ import { TextField } from "./text-field";
 import { VesselOutline } from "./vessel-outline";
 
 export { action, loader } from "./vessel.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   {

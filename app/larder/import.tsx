@@ -6,6 +6,7 @@ import type { ImportPreview } from "./exchange.server";
 import { LyingJar } from "./jar";
 
 export { action, loader } from "./import.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Bring in · Larder · Hondaro" }];
 

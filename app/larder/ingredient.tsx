@@ -11,6 +11,7 @@ import { PriceCard } from "./price-card";
 import { sourceWords } from "./source-words";
 
 export { action, loader } from "./ingredient.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   {

@@ -5,11 +5,12 @@ import { ALLERGENS, type Ingredient } from "~/core/things/larder";
 import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/larder";
 import { useKitchen } from "../kitchen/context";
-import { buttonClass } from "../ui/button";
+import { Button, buttonClass } from "../ui/button";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { LyingJar } from "./jar";
 
 export { loader } from "./larder.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Larder · Hondaro" }];
 
@@ -23,6 +24,9 @@ const FILTERS: readonly { id: string; label: string; keeps: (i: Ingredient) => b
   { id: "alcohol", label: "With alcohol", keeps: i => i.composition.ethanol > 0 },
   { id: "unknown", label: "Allergens not entered", keeps: i => i.allergens === null },
 ];
+
+/** Rows drawn at once. */
+const ROWS = 60;
 
 type Column = "name" | "water" | "fat" | "salt" | "yield" | "price";
 
@@ -75,6 +79,9 @@ export default function Larder() {
     return kept.sort((a, b) => (down ? order(b, a) : order(a, b)));
   }, [typed, fuse, ingredients, filter, sort, down, params]);
   const at = Math.min(chosen, Math.max(0, shown.length - 1));
+  // So many rows are drawn as a page holds; the chosen one tells which page.
+  const page = Math.floor(at / ROWS);
+  const pages = Math.max(1, Math.ceil(shown.length / ROWS));
 
   const set = (key: string, value: string | null) =>
     setParams(
@@ -221,42 +228,58 @@ export default function Larder() {
             </tr>
           </thead>
           <tbody>
-            {shown.map((i, n) => (
-              <tr
-                key={i.id}
-                data-row={n}
-                aria-selected={n === at}
-                className={`border-b border-rule/60 ${n === at ? "bg-saffron-wash" : "hover:bg-linen/60"}`}
-              >
-                <td className="py-1.5 pr-2 pl-3">
-                  <Link to={`/larder/${i.id}`} className="font-semibold hover:text-copper">
-                    {i.name}
-                  </Link>
-                  {i.boughtStock && <span className="ml-2 text-xs text-faded">bought stock</span>}
-                </td>
-                <td className="px-2">
-                  <LyingJar composition={i.composition} />
-                </td>
-                <Figure value={i.composition.water} />
-                <Figure value={i.composition.fat} />
-                <Figure value={i.composition.salt} />
-                <Figure value={i.ediblePct} />
-                <td className="px-2 text-right">
-                  {i.price ? (
-                    `${printNumber(i.price.perKg, 2)} ${i.price.currency}`
-                  ) : (
-                    <span className="text-faded">none</span>
-                  )}
-                </td>
-                <td className="px-2 text-sm text-faded">
-                  {i.allergens === null
-                    ? "not entered"
-                    : i.allergens.map(a => ALLERGENS[a]).join(", ") || "none recorded"}
-                </td>
-              </tr>
-            ))}
+            {shown.slice(page * ROWS, (page + 1) * ROWS).map((i, onPage) => {
+              const n = page * ROWS + onPage;
+              return (
+                <tr
+                  key={i.id}
+                  data-row={n}
+                  aria-selected={n === at}
+                  className={`border-b border-rule/60 ${n === at ? "bg-saffron-wash" : "hover:bg-linen/60"}`}
+                >
+                  <td className="py-1.5 pr-2 pl-3">
+                    <Link to={`/larder/${i.id}`} className="font-semibold hover:text-copper">
+                      {i.name}
+                    </Link>
+                    {i.boughtStock && <span className="ml-2 text-xs text-faded">bought stock</span>}
+                  </td>
+                  <td className="px-2">
+                    <LyingJar composition={i.composition} />
+                  </td>
+                  <Figure value={i.composition.water} />
+                  <Figure value={i.composition.fat} />
+                  <Figure value={i.composition.salt} />
+                  <Figure value={i.ediblePct} />
+                  <td className="px-2 text-right">
+                    {i.price ? (
+                      `${printNumber(i.price.perKg, 2)} ${i.price.currency}`
+                    ) : (
+                      <span className="text-faded">none</span>
+                    )}
+                  </td>
+                  <td className="px-2 text-sm text-faded">
+                    {i.allergens === null
+                      ? "not entered"
+                      : i.allergens.map(a => ALLERGENS[a]).join(", ") || "none recorded"}
+                  </td>
+                </tr>
+              );
+            })}
           </tbody>
         </table>
+        {pages > 1 && (
+          <nav aria-label="Pages" className="mt-4 flex items-center gap-4">
+            <Button look="quiet" disabled={page === 0} onClick={() => setChosen((page - 1) * ROWS)}>
+              ← {ROWS} before
+            </Button>
+            <span className="text-faded">
+              {printNumber(page * ROWS + 1)}–{printNumber(Math.min(shown.length, (page + 1) * ROWS))}
+            </span>
+            <Button look="quiet" disabled={page === pages - 1} onClick={() => setChosen((page + 1) * ROWS)}>
+              {ROWS} more →
+            </Button>
+          </nav>
+        )}
         {shown.length === 0 && (
           <p className="py-10 text-center text-faded">
             Nothing of that name. Try another word, or{" "}

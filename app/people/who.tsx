@@ -3,6 +3,7 @@ import type { Route } from "./+types/who";
 import { Wordmark } from "../ui/wordmark";
 
 export { action, loader } from "./who.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Who is cooking? · Hondaro" }];
 

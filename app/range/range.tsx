@@ -12,6 +12,7 @@ import { Hob } from "./hob";
 import { type PotNow, potNow } from "./pot-now";
 
 export { loader } from "./range.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 /** What other cooks log appears this often, ms; the clock between is the page's own. */
 const LOOK_AGAIN_MS = 15_000;

@@ -20,6 +20,7 @@ import { RefusedReadings } from "./refused-readings";
 import { useRunEvents } from "./use-run-events";
 
 export { loader } from "./stove.server";
+export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Stove · Hondaro" }];
 

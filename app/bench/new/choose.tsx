@@ -4,6 +4,7 @@ import { Button } from "../../ui/button";
 import type { Route } from "./+types/choose";
 
 export { action, loader } from "./choose.server";
+export { PageError as ErrorBoundary } from "../../ui/page-error";
 
 const GROUPS: readonly FamilyGroup[] = ["stocks", "sauces", "emulsions", "purées and soups", "components"];
 

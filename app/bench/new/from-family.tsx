@@ -11,6 +11,7 @@ import type { Route } from "./+types/from-family";
 import { DraftPreview } from "./draft-preview";
 
 export { action, loader } from "./from-family.server";
+export { PageError as ErrorBoundary } from "../../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ params }) => [
   { title: `New: ${familyById(params.familyId)?.name ?? "formula"} · Hondaro` },

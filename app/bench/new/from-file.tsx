@@ -4,6 +4,7 @@ import { Button } from "../../ui/button";
 import type { Route } from "./+types/from-file";
 
 export { action, loader } from "./from-file.server";
+export { PageError as ErrorBoundary } from "../../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Bring in · Bench · Hondaro" }];
 

@@ -10,6 +10,7 @@ import { PieceRow } from "./piece-row";
 import { type Draft, useDraft } from "./use-draft";
 
 export { action, loader } from "./from-words.server";
+export { PageError as ErrorBoundary } from "../../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "From words · Hondaro" }];
 

@@ -17,6 +17,7 @@ import type { Route } from "./+types/other-main";
 import { DraftPreview } from "./draft-preview";
 
 export { action, loader } from "./other-main.server";
+export { PageError as ErrorBoundary } from "../../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Other main ingredient · Hondaro" }];
 

@@ -9,6 +9,7 @@ import { ChangeList } from "./change-list";
 import { OutcomeTable } from "./outcome-table";
 
 export { action, loader } from "./versions.server";
+export { PageError as ErrorBoundary } from "../../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Versions · Hondaro" }];
 
