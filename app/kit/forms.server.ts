@@ -10,7 +10,7 @@ import {
 import type { House } from "~/core/things/house";
 import { checkName, idFor } from "~/core/ground/names";
 import { FACTS, FACT_IDS, type FactId, checkFact } from "~/core/ground/facts";
-import { pressureAtAltitude } from "~/core/things/pot";
+import { pressureAtAltitude, pressureProblem } from "~/core/things/pot";
 import { readNumber } from "~/core/ground/quantity";
 import { BURNER_KINDS, type Burner } from "~/core/laws/reduction";
 import { type Problem, type Result, checkNumber, ok, refuse } from "~/core/ground/result";
@@ -70,24 +70,10 @@ export function readAirForm(form: FormData): Result<KitchenFigures> {
       field: "altitudeM",
       message: "How high does the kitchen stand, in metres?",
     });
-  const standard = altitude === null ? null : take(pressureAtAltitude(altitude));
-  if (pressureHPa !== null) {
-    const pressure = pressureHPa * 100;
-    if (!(pressure >= 50_000 && pressure <= 110_000))
-      problems.push({
-        code: "PRESSURE",
-        field: "pressureHPa",
-        value: pressureHPa,
-        message: `A pressure of ${pressureHPa} hPa is outside 500 to 1100 hPa.`,
-      });
-    else if (standard !== null && altitude !== null && altitude > 300 && pressure > 1.03 * standard)
-      problems.push({
-        code: "PRESSURE",
-        field: "pressureHPa",
-        value: pressureHPa,
-        message: `${pressureHPa} hPa at ${altitude} m looks like the sea-level value. Type the station’s, about ${Math.round(standard / 100)} hPa, or leave it empty.`,
-      });
-  }
+  if (altitude !== null) take(pressureAtAltitude(altitude));
+  const pressure =
+    pressureHPa === null ? null : pressureProblem(100 * pressureHPa, altitude ?? 0, "pressureHPa");
+  if (pressure) problems.push(pressure);
   problems.push(
     ...checkNumber(ambient ?? 25, "ambientC", "Kitchen air", { min: 0, max: 50, unit: "°C" }),
     ...checkNumber(humidity ?? 50, "humidityPct", "Humidity", { min: 0, max: 100, unit: "%" }),

@@ -5,6 +5,7 @@ import {
   type Appliance,
   type ApplianceKind,
   LEAST_INSERTION_MM,
+  checkAge,
   type Probe,
   holdsGrams,
   hotFill,
@@ -15,9 +16,6 @@ import type { KitReply } from "./kit-reply";
 
 /** A light sauce, for what a ladle holds. */
 const SAUCE_G_PER_ML = 1.03;
-/** After so many days a probe is due for its ice check. Common practice, no source. */
-const CHECK_DAYS = 30;
-const DAY_MS = 24 * 3600 * 1000;
 
 const HEADINGS: readonly (readonly [ApplianceKind, string])[] = [
   ["oven", "Ovens"],
@@ -132,9 +130,7 @@ function IceCheck({
 }) {
   const mine = reply?.values.intent === "ice-check" && reply.values.id === probe.id ? reply : undefined;
   const [problem] = mine?.problems ?? [];
-  const age =
-    probe.checkedOn === null ? null : Math.round((Date.parse(today) - Date.parse(probe.checkedOn)) / DAY_MS);
-  const due = age === null || age > CHECK_DAYS;
+  const { days: age, due } = checkAge(probe, today);
   return (
     <Form method="post" className="mt-1 text-sm">
       <input type="hidden" name="intent" value="ice-check" />

@@ -1,7 +1,7 @@
 import type { Problem } from "~/core/ground/result";
 import { data, redirect } from "react-router";
-import { bathFor } from "~/core/laws/cooling";
-import { ml, printVolume } from "~/core/ground/quantity";
+import { bathFor, bathNeeded } from "~/core/laws/cooling";
+import { printVolume } from "~/core/ground/quantity";
 import { geometryOfVessel } from "~/core/things/vessel";
 import { database, findStoredVessel, saveVessel } from "~/data";
 import type { Route } from "./+types/vessel";
@@ -27,6 +27,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   ]);
   if (!stored) throw data("The kit has no such vessel.", { status: 404 });
   const capacity = geometryOfVessel(stored.vessel).capacityMl;
+  const needed = bathNeeded(capacity);
   const others = kitchen.vessels.filter(v => v.id !== stored.vessel.id && v.use !== "tray");
   const bath = bathFor(capacity, others);
   const sinks = kitchen.appliances.filter(a => a.kind === "cold place" && a.method === "ice-bath");
@@ -34,8 +35,8 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
     stored,
     bath: bath.ok
       ? `In ice it wants a bath of ${printVolume(bath.value.neededMl)} or more: ${bath.value.vessel.name} takes it${sinks.length ? ", or the ice sink" : ""}.`
-      : sinks.some(a => a.kind === "cold place" && a.holdsMl >= 1.3 * capacity)
-        ? `In ice it wants ${printVolume(ml(1.3 * capacity))} or more: only the ice sink takes it.`
+      : sinks.some(a => a.kind === "cold place" && a.holdsMl >= needed)
+        ? `In ice it wants ${printVolume(needed)} or more: only the ice sink takes it.`
         : (bath.problems[0]?.message ?? null),
   };
 }

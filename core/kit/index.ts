@@ -8,6 +8,7 @@ export {
 } from "./appliance";
 export {
   LEAST_INSERTION_MM,
+  checkAge,
   corrected,
   holdsGrams,
   hotFill,

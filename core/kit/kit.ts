@@ -55,6 +55,21 @@ export function iceCheck(reading: number): Result<{ offsetC: number; words: stri
   });
 }
 
+/** After so many days a probe is due for its ice check. Common practice, no source. */
+const CHECK_DAYS = 30;
+const DAY_MS = 24 * 60 * 60_000;
+
+/**
+ * How long ago a probe was checked in ice, and whether it is due again.
+ * @param today as an ISO day
+ * @returns `days: null` for one that never was
+ */
+export function checkAge(probe: Pick<Probe, "checkedOn">, today: string) {
+  const days =
+    probe.checkedOn === null ? null : Math.round((Date.parse(today) - Date.parse(probe.checkedOn)) / DAY_MS);
+  return { days, due: days === null || days > CHECK_DAYS };
+}
+
 /** What a probe means. */
 export const corrected = (probe: Probe, reading: number): Celsius => degC(reading + probe.offsetC);
 

@@ -1,9 +1,17 @@
 import { courseOf, interpolate, kindOf } from "../formula";
 import { type Grams, g } from "../ground/quantity";
-import { STATUS_WORDS, type TrackerStatus, arrival, massNow, predict, statusOf } from "../laws/reduction";
+import {
+  SCALE_SHARE,
+  STATUS_WORDS,
+  type TrackerStatus,
+  arrival,
+  massNow,
+  predict,
+  statusOf,
+} from "../laws/reduction";
 import type { StepBand } from "./band";
 import type { Reading, RunState, StepProgress } from "./fold";
-import { SCALE_ERROR, readingSd, trackStep } from "./track";
+import { readingSd, trackStep } from "./track";
 
 /** The step at work as it should stand at a moment. */
 export interface LiveForecast {
@@ -71,8 +79,8 @@ export function liveForecast(
       : byClock;
 
   const startSd = weighedBefore
-    ? SCALE_ERROR * startMass
-    : Math.max(SCALE_ERROR, (band.mass.hi - band.mass.lo) / 2 / Z90) * startMass;
+    ? SCALE_SHARE * startMass
+    : Math.max(SCALE_SHARE, (band.mass.hi - band.mass.lo) / 2 / Z90) * startMass;
   const tracked = trackStep(progress, course, startSd);
   const reading = tracked?.readings.at(-1);
   if (!tracked || reading?.massG === undefined) {
@@ -115,7 +123,7 @@ function plannedLimits(mass: number, startMass: number, band: StepBand, weighedB
   if (!weighedBefore)
     return { massNowG: g(mass), massLoG: g(mass * band.mass.lo), massHiG: g(mass * band.mass.hi) };
   const lost = Math.max(0, startMass - mass);
-  const scale = SCALE_ERROR * startMass;
+  const scale = SCALE_SHARE * startMass;
   return {
     massNowG: g(mass),
     massLoG: g(mass - Math.hypot(lost * (band.pace.hi - 1), scale)),

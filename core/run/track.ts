@@ -1,17 +1,9 @@
 import { type Course, interpolate } from "../formula";
-import { type Tracker, profileOf, read, startTracker } from "../laws/reduction";
+import { type Tracker, jugSd, profileOf, read, scaleSd, startTracker, stickSd } from "../laws/reduction";
 import { geometryOfVessel } from "../things/vessel";
 import { mm } from "../ground/quantity";
 import type { Reading, StepProgress } from "./fold";
 
-/** Standard deviation of a kitchen scale under a pot, share of the reading. */
-export const SCALE_ERROR = 0.002;
-/** Resolution assumed of a scale nobody has entered, g. Our estimate. */
-const SCALE_RESOLUTION_G = 5;
-/** Standard deviation of a level on the stick while the pot moves, mm; bubbles lift it. Our estimate. */
-const STICK_SD_MM = 6;
-/** A jug is read to this share. Our estimate. */
-const JUG_SD = 0.02;
 /** From this share of its fastest pace on a pot counts as heated up. */
 const HEATED = 0.5;
 
@@ -23,11 +15,10 @@ export function readingSd(reading: Reading, progress: Pick<StepProgress, "forese
     if (vessel) {
       const geometry = geometryOfVessel(vessel);
       const level = mm(Math.min(reading.levelMm, geometry.heightMm));
-      return (geometry.surfaceMm2(level) * STICK_SD_MM) / 1000;
+      return stickSd(geometry.surfaceMm2(level));
     }
   }
-  if (reading.kind === "jugged") return JUG_SD * mass;
-  return Math.hypot(SCALE_RESOLUTION_G / Math.sqrt(12), SCALE_ERROR * mass);
+  return reading.kind === "jugged" ? jugSd(mass) : scaleSd(mass);
 }
 
 /** Where the heating up is over: the first moment the pot loses at half its fastest pace. */

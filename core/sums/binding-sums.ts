@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { ok, refuse } from "../ground/result";
-import { mountButter, temperLiaison, yolkWindow } from "../laws/texture";
+import { YOLK_G, mountButter, temperLiaison, yolkWindow } from "../laws/texture";
 import { THICKENERS, THICKENER_IDS, swapThickener } from "../laws/thickening";
 import { celsius, count, mass, massAbove0, percent } from "./fields";
 import { defineSum, missing } from "./sum";
@@ -8,8 +8,6 @@ import { THICKENER_WORDS } from "./choice-words";
 import { grams, num, pct } from "./words";
 
 /** Swaps of thickeners, yolk and cream, butter. */
-
-const YOLK_G = 18;
 
 export const swapThickenerSum = defineSum({
   name: "swap-thickener",
@@ -98,7 +96,7 @@ export const liaison = defineSum({
           finalC,
           ...(counted && counted),
         },
-        sentence: `${counted ? `${counted.yolks} yolks (${grams(counted.yolkG)}) and ${grams(counted.creamG)} cream; ` : ""}temper with ${ladles || "nothing: it is warm enough"}; back in the pan it stands at ${num(finalC)} °C. Window ${num(window.loC)}–${num(window.hiC)} °C, alarm at ${num(window.hiC - 2)} °C, curdled from ${num(window.hardC)} °C.`,
+        sentence: `${counted ? `${counted.yolks} yolks (${grams(counted.yolkG)}) and ${grams(counted.creamG)} cream; ` : ""}temper with ${ladles || "nothing: it is warm enough"}; back in the pan it stands at ${num(finalC)} °C. Window ${num(window.loC)}–${num(window.hiC)} °C, alarm at ${num(window.alarmC)} °C, curdled from ${num(window.hardC)} °C.`,
       },
       done.warnings,
     );

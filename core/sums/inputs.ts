@@ -13,11 +13,12 @@ import {
   latentHeatJPerG,
   poolsOf,
   pressureAtAltitude,
+  pressureProblem,
   volumeMlOf,
 } from "../things/pot";
 import { degC, g, ml, pascals, watts } from "../ground/quantity";
 import { type Drive, heatIntoPan } from "../laws/reduction";
-import { type Problem, type Result, type Warning, ok, refuse } from "../ground/result";
+import { type Result, type Warning, ok, refuse } from "../ground/result";
 import { type Geometry, checkShape, geometryOf, vesselHeatCapacity } from "../things/vessel";
 import type { HeatField, VesselField } from "./fields";
 import { type SumWorld, missing } from "./sum";
@@ -125,9 +126,6 @@ export interface AroundInput {
   readonly airMPerS?: number;
 }
 
-/** A pressure this far above the standard one of its altitude was read off a sea-level barometer. */
-const SEA_LEVEL_READING = 1.03;
-
 /** The air around, and the facts it replaces. @errors ALTITUDE · PRESSURE */
 export function aroundOf(
   input: AroundInput,
@@ -136,7 +134,7 @@ export function aroundOf(
   let pressure = world.around.pressurePa;
   let { facts } = world;
   if (input.pressurePa !== undefined) {
-    const problem = pressureProblem(input.pressurePa, input.altitudeM ?? 0);
+    const problem = pressureProblem(input.pressurePa, input.altitudeM ?? 0, "pressurePa");
     if (problem) return refuse(problem);
     pressure = pascals(input.pressurePa);
     // Measured: the weather is in it already.
@@ -154,28 +152,6 @@ export function aroundOf(
     },
     facts: input.airMPerS === undefined ? facts : { ...facts, airSpeed: input.airMPerS },
   });
-}
-
-function pressureProblem(pressure: number, altitudeM: number): Problem | null {
-  const hPa = Math.round(pressure / 100);
-  if (!(pressure >= 50_000 && pressure <= 110_000))
-    return {
-      code: "PRESSURE",
-      field: "pressurePa",
-      value: pressure,
-      allowed: { min: 50_000, max: 110_000 },
-      message: `A pressure of ${hPa} hPa is outside 500 to 1100 hPa.`,
-    };
-  const standard = pressureAtAltitude(altitudeM);
-  if (altitudeM > 300 && standard.ok && pressure > SEA_LEVEL_READING * standard.value)
-    return {
-      code: "PRESSURE",
-      field: "pressurePa",
-      value: pressure,
-      allowed: { max: SEA_LEVEL_READING * standard.value },
-      message: `A pressure of ${hPa} hPa at ${altitudeM} m looks like the sea-level value. Type the station’s, about ${Math.round(standard.value / 100)} hPa.`,
-    };
-  return null;
 }
 
 /** A heat as watts into the pan or a temperature to keep. @errors BURNER · OUT_OF_RANGE */

@@ -14,8 +14,10 @@ import {
   massNow,
   profileOf,
   read,
+  scaleSd,
   startTracker,
   statusOf,
+  stickSd,
   trackerWarnings,
 } from "../laws/reduction";
 import { type Problem, type Result, type Warning, ok, refuse } from "../ground/result";
@@ -31,7 +33,6 @@ import { grams, num, time } from "./words";
 
 /** When nobody says how fast: half an hour, give or take everything. Our estimate. */
 const GUESSED_MIN = 30;
-const SCALE_RESOLUTION_G = 5;
 
 const { vessel, heat, startG: _startG, ...rest } = reduceFields;
 const trackInput = z.strictObject({
@@ -156,7 +157,7 @@ export const reduceTrack = defineSum({
     }
     const there = arrival(tracker, target.value);
     const now = massNow(tracker);
-    const sd = readings.value.at(-1)?.sdG ?? SCALE_RESOLUTION_G;
+    const sd = readings.value.at(-1)?.sdG ?? scaleSd(input.startG);
     const status = statusOf(tracker, target.value, sd);
     const warnings: Warning[] = [...model.warnings, ...trackerWarnings(tracker, solidsOf(start.value))];
     const readyAtMin: Estimate | null =
@@ -268,7 +269,7 @@ function readingsOf(input: TrackInput, start: Pools, world: SumWorld): Result<Re
         return [];
       }
       const massG = massAtVolume(start, filled.value - (input.solidsMl ?? 0), r.c ?? 95);
-      const sdG = r.sdG ?? (geometry.surfaceMm2(mm(r.levelMm)) * ((r.c ?? 95) > 90 ? 6 : 2)) / 1000;
+      const sdG = r.sdG ?? stickSd(geometry.surfaceMm2(mm(r.levelMm)), r.c);
       return [{ ...base, massG, sdG }];
     }
     problems.push(missing(field, `Reading ${i + 1} needs a weight or a level.`));
@@ -276,8 +277,6 @@ function readingsOf(input: TrackInput, start: Pools, world: SumWorld): Result<Re
   });
   return problems.length ? refuse(...problems) : ok(found);
 }
-
-const scaleSd = (massG: number): number => Math.hypot(SCALE_RESOLUTION_G / Math.sqrt(12), 0.002 * massG);
 
 /** Mass of a liquor that has boiled down to a volume: water alone has left. Bisection. */
 function massAtVolume(start: Pools, volume: number, t: number): number {

@@ -17,6 +17,7 @@ import {
   mountButter,
   setsBelowC,
   temperLiaison,
+  usualLiaison,
   yolkWindow,
 } from "~/core/laws/texture";
 import { SAUCE_BUTTER_G_PER_L, SOUP_BUTTER_G_PER_L, THICKENERS, butterFor } from "~/core/laws/thickening";
@@ -278,12 +279,11 @@ function Mounting({ massG, sauceC, soup }: { massG: number; sauceC: number; soup
 
 function Liaison({ massG, sauceC, starchPerKg }: { massG: number; sauceC: number; starchPerKg: number }) {
   const window = yolkWindow(starchPerKg);
-  const yolks = Math.max(1, Math.round((3 * massG) / 1000));
-  const creamG = 0.25 * massG;
+  const { yolks, yolkG, creamG } = usualLiaison(massG);
   const done = temperLiaison({
     sauceG: Math.max(1, massG),
     sauceC,
-    liaisonG: yolks * 18 + creamG,
+    liaisonG: yolkG + creamG,
     liaisonC: 8,
     window,
   });
@@ -296,7 +296,7 @@ function Liaison({ massG, sauceC, starchPerKg }: { massG: number; sauceC: number
           {done.value.steps.map(s => `${printMass(g(s.addG))} to ${printNumber(s.reachesC)} °C`).join(", ") ||
             "warm enough"}
           ; back at {printNumber(done.value.finalC)} °C. Window {window.loC}–{printNumber(window.hiC)} °C,
-          alarm at {printNumber(window.hiC - 2)} °C.
+          alarm at {printNumber(window.alarmC)} °C.
         </p>
       )}
       <p className="mt-1 text-faded">Raw yolk below 75 °C stays raw egg; follow your local food code.</p>

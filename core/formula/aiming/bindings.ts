@@ -234,7 +234,7 @@ export function bindingsFor(
 function liaisonTo(state: SauceState, target: number, atC: number, kitchen: Kitchen): Binding | null {
   const { facts } = kitchen;
   const window = yolkWindow(bareBody(state, atC, facts).perKg.starch);
-  const toC = Math.min(84, window.hiC - 2);
+  const toC = Math.min(84, window.alarmC);
   const at = (yolkG: number): SauceState => ({
     ...addSauce(
       addSauce(state, standardLiquid("yolk", yolkG)),
@@ -260,7 +260,7 @@ function liaisonTo(state: SauceState, target: number, atC: number, kitchen: Kitc
     does: ["opaque, silky", "brings egg and milk", "does not freeze", "never boils, no keeping"],
     cost: null,
     warnings: [
-      `Window ${window.loC}–${Math.round(window.hiC)} °C; alarm at ${Math.round(window.hiC - 2)} °C.`,
+      `Window ${window.loC}–${Math.round(window.hiC)} °C; alarm at ${Math.round(window.alarmC)} °C.`,
     ],
     step: { kind: "liaison", toC, durationMin: 6 } as Partial<Step>,
   };

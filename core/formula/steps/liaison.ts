@@ -1,3 +1,4 @@
+import { ALARM_BEFORE_K } from "../../laws/texture/yolk";
 import { emulsify, liquorMass } from "../../things/pot";
 import { degC, minutes } from "../../ground/quantity";
 import { type Warning, ok, refuse } from "../../ground/result";
@@ -33,7 +34,7 @@ export const liaison = defineStep({
   detail: step => `temper with a ladle at a time, back to ${step.toC} °C, never boiling`,
   cue: "coats the spoon; a finger’s line stays clean",
   cautions: step => [
-    `Alarm 2 °C under the ceiling. ${step.toC < SETS_FROM_C ? "Raw yolk: the raw-egg caution stays below 75 °C." : "Egg: say so on the label."}`,
+    `Alarm ${ALARM_BEFORE_K} °C under the ceiling. ${step.toC < SETS_FROM_C ? "Raw yolk: the raw-egg caution stays below 75 °C." : "Egg: say so on the label."}`,
   ],
   place: "fire",
   attention: "watch",
@@ -63,7 +64,7 @@ export const liaison = defineStep({
         field: `${context.field}.toC`,
         value: step.toC,
         allowed: { max: ceiling },
-        message: `At ${step.toC} °C this liaison curdles: ${ceiling} °C is the ceiling ${ceiling === CEILING_C.bare ? "without flour; a flour-bound sauce takes 90 °C" : "in a flour-bound sauce"}. Type ${ceiling - 2} °C or less.`,
+        message: `At ${step.toC} °C this liaison curdles: ${ceiling} °C is the ceiling ${ceiling === CEILING_C.bare ? "without flour; a flour-bound sauce takes 90 °C" : "in a flour-bound sauce"}. Type ${ceiling - ALARM_BEFORE_K} °C or less.`,
       });
     const { yolkG } = bound.value.natures;
     const ribbon = step.toC >= RIBBON_FROM_C && yolkG > YOLK_RICH * mass;

@@ -104,6 +104,9 @@ export function iceForBlanching(
 /** An ice bath must hold this much more than what stands in it. Common practice, no source. */
 const BATH_FACTOR = 1.3;
 
+/** What a bath must hold for a container to stand in it with ice around. */
+export const bathNeeded = (containerMl: Millilitres): Millilitres => ml(containerMl * BATH_FACTOR);
+
 /**
  * The smallest vessel that can be the ice bath of a container.
  *
@@ -115,7 +118,7 @@ export function bathFor(
   containerMl: Millilitres,
   vessels: readonly Vessel[],
 ): Result<{ neededMl: Millilitres; vessel: Vessel }> {
-  const neededMl = ml(containerMl * BATH_FACTOR);
+  const neededMl = bathNeeded(containerMl);
   const bySize = [...vessels].sort((a, b) => geometryOfVessel(a).capacityMl - geometryOfVessel(b).capacityMl);
   const found = bySize.find(vessel => geometryOfVessel(vessel).capacityMl >= neededMl);
   if (found) return ok({ neededMl, vessel: found });

@@ -11,7 +11,7 @@ export {
   sinksOf,
   wandCapacityJ,
 } from "./cooling";
-export { GREENS_HEAT, ICE_MARGIN, bathFor, iceForBath, iceForBlanching, iceIntoPot } from "./ice";
+export { GREENS_HEAT, ICE_MARGIN, bathFor, bathNeeded, iceForBath, iceForBlanching, iceIntoPot } from "./ice";
 export { type CoolingProfile, PROFILES, PROFILE_IDS, type ProfileId } from "./limits";
 export {
   type LogVerdict,

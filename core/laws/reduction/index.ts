@@ -57,3 +57,4 @@ export { type ChainResult, type ChainStep, pourInto, runChain } from "./chain";
 export { panChange } from "./pan-change";
 export { type LearnedPace, NOTHING_LEARNED, learnPace } from "./learned-pace";
 export { DEGLAZE_LIQUIDS, type DeglazeLiquid, deglazeMl, overPourMinutes } from "./deglaze";
+export { SCALE_SHARE, jugSd, scaleSd, stickSd } from "./reading-error";

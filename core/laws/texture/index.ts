@@ -40,7 +40,16 @@ export { type Body, bareBody } from "./body-laws";
 export { setsBelowC } from "./body-warnings";
 export { bodyOf, fatPctOf, reducedBy, saltPctOf } from "./sauce-thickness";
 export { problemsOf } from "./body-limits";
-export { type Tempering, type YolkWindow, temperLiaison, yolkEquivalents, yolkWindow } from "./yolk";
+export {
+  ALARM_BEFORE_K,
+  type Tempering,
+  YOLK_G,
+  type YolkWindow,
+  temperLiaison,
+  usualLiaison,
+  yolkEquivalents,
+  yolkWindow,
+} from "./yolk";
 export { MOUNT_FROM, MOUNT_LEAST_C, type Mounted, breaksAtC, mountButter } from "./butter";
 export {
   type Bound,

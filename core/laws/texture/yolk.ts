@@ -21,6 +21,8 @@ export function yolkEquivalents(perKg: number, maxC: number, facts: FactValues):
 export interface YolkWindow {
   readonly loC: number;
   readonly hiC: number;
+  /** A cook is warned here: what is on the fire still rises. */
+  readonly alarmC: number;
   /** Curdles above. */
   readonly hardC: number;
   /** How far starch protects it, 0–1. */
@@ -36,8 +38,23 @@ const SHIELDED_AT_G_PER_KG = 25;
  */
 export function yolkWindow(starchPerKg: number): YolkWindow {
   const shield = clamp(starchPerKg / SHIELDED_AT_G_PER_KG, 0, 1);
-  return { loC: 75, hiC: 82 + 8 * shield, hardC: 85 + 17 * shield, shield };
+  const hiC = 82 + 8 * shield;
+  return { loC: 75, hiC, alarmC: hiC - ALARM_BEFORE_K, hardC: 85 + 17 * shield, shield };
 }
+
+/** The alarm stands so far under the ceiling, K. Common practice, no source. */
+export const ALARM_BEFORE_K = 2;
+
+/** One yolk, g; what a kilo of sauce usually takes, and what goes with it. Common practice, no source. */
+export const YOLK_G = 18;
+const YOLKS_PER_KG = 3;
+const LIAISON_CREAM = 0.25;
+
+/** The usual liaison of a sauce: whole yolks, and cream beside them. @example 1 kg → 3 yolks, 250 g cream */
+export const usualLiaison = (sauceG: number) => {
+  const yolks = Math.max(1, Math.round((YOLKS_PER_KG * sauceG) / 1000));
+  return { yolks, yolkG: yolks * YOLK_G, creamG: LIAISON_CREAM * sauceG };
+};
 
 export interface TemperStep {
   readonly addG: number;

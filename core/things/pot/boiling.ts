@@ -49,6 +49,39 @@ export function pressureAtAltitude(altitudeM: number): Result<Pascals> {
   return ok(pascals(STANDARD_PRESSURE_PA * (1 - 2.25577e-5 * altitudeM) ** 5.2559));
 }
 
+/** Pressures a station can have, Pa. */
+const PRESSURES = { min: 50_000, max: 110_000 } as const;
+/** A pressure this far above the standard one of its altitude was read off a sea-level barometer. Our estimate. */
+const SEA_LEVEL_READING = 1.03;
+/** Lower than this the two cannot be told apart, m. */
+const TOLD_APART_FROM_M = 300;
+
+/**
+ * Why a pressure is none a station at this altitude shows; `null` where it may be.
+ * @param pressure Pa, of the station · @param field the problem is told at
+ */
+export function pressureProblem(pressure: number, altitudeM: number, field: string): Problem | null {
+  const hPa = Math.round(pressure / 100);
+  if (!(pressure >= PRESSURES.min && pressure <= PRESSURES.max))
+    return {
+      code: "PRESSURE",
+      field,
+      value: pressure,
+      allowed: PRESSURES,
+      message: `A pressure of ${hPa} hPa is outside 500 to 1100 hPa.`,
+    };
+  const standard = pressureAtAltitude(altitudeM);
+  if (altitudeM > TOLD_APART_FROM_M && standard.ok && pressure > SEA_LEVEL_READING * standard.value)
+    return {
+      code: "PRESSURE",
+      field,
+      value: pressure,
+      allowed: { max: SEA_LEVEL_READING * standard.value },
+      message: `A pressure of ${hPa} hPa at ${altitudeM} m looks like the sea-level value. Type the station’s, about ${Math.round(standard.value / 100)} hPa, or leave it empty.`,
+    };
+  return null;
+}
+
 /**
  * Saturation pressure of water over liquid, Pa, at `t` °C (0–200).
  * Source: Hyland & Wexler 1983, ASHRAE Fundamentals 2017, ch. 1, eq. 6.

@@ -82,6 +82,7 @@ export {
   boilsAtActivity,
   latentHeatJPerG,
   pressureAtAltitude,
+  pressureProblem,
   saturationPressurePa,
   saturationTemperature,
   waterActivity,
