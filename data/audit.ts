@@ -2,6 +2,30 @@ import { ulid } from "ulid";
 import type { Queries } from "./connection";
 import { audit } from "./schema";
 
+/** What can be done, as the audit names it. */
+export const AUDIT_VERBS = [
+  "appliance",
+  "body-reading",
+  "body-reading-undone",
+  "burner",
+  "burner moved",
+  "fact",
+  "formula.branched",
+  "formula.brought in",
+  "formula.created",
+  "formula.kept",
+  "formula.restored",
+  "formula.saved",
+  "house",
+  "ingredient",
+  "kitchen figures",
+  "larder import",
+  "price",
+  "run.started",
+  "vessel",
+] as const;
+export type AuditVerb = (typeof AUDIT_VERBS)[number];
+
 /** Notes who changed what. */
 export async function recordAudit(
   db: Queries,
@@ -9,7 +33,7 @@ export async function recordAudit(
     kitchenId: string;
     personId: string;
     now: Date;
-    what: string;
+    what: AuditVerb;
     subject: string;
     detail: Record<string, unknown>;
   },

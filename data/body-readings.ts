@@ -2,7 +2,7 @@ import { and, asc, eq, isNull } from "drizzle-orm";
 import { type BodyReading, bodyReadingSchema } from "../core/formula";
 import { recordAudit } from "./audit";
 import type { Database, Queries } from "./connection";
-import type { Change } from "./larder";
+import type { Change } from "./change-row";
 import { inKitchen } from "./in-kitchen";
 import { bodyReading, person } from "./schema";
 

@@ -49,6 +49,7 @@ export {
   addBurner,
   findStoredVessel,
   figuresOf,
+  type BurnerPlace,
   moveBurner,
   saveAppliance,
   saveFact,

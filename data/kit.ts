@@ -8,7 +8,8 @@ import { type Vessel, vesselSchema } from "../core/things/vessel";
 import { recordAudit } from "./audit";
 import { inserted } from "./database-errors";
 import type { Database, Queries } from "./connection";
-import type { Change, SaveOutcome } from "./larder";
+import { type Change, changeRow } from "./change-row";
+import type { SaveOutcome } from "./larder";
 import { inKitchen } from "./in-kitchen";
 import { appliance, burner, kitchen, vessel } from "./schema";
 import { type Kept, markOf } from "./seen";
@@ -88,33 +89,47 @@ export async function saveVessel(
   );
 }
 
-/** Puts a burner where it stands on the hob. `false`: there is none of that id. */
+/** Where a burner stands on the hob, mm from its left front corner. */
+export interface BurnerPlace {
+  readonly xMm: number;
+  readonly yMm: number;
+}
+
+/**
+ * Puts a burner where it stands on the hob.
+ * @param seen mark of where it stood before whoever moves it
+ * @returns `null`: there is none of that id
+ */
 export async function moveBurner(
   db: Database,
   change: Change,
   id: string,
-  to: { xMm: number; yMm: number },
-): Promise<boolean> {
-  return inKitchen(
-    db,
-    change.kitchenId,
-    async tx => {
-      const [row] = await tx
-        .select()
-        .from(burner)
-        .where(and(eq(burner.kitchenId, change.kitchenId), eq(burner.id, id)))
-        .for("update");
-      if (!row) return false;
-      const moved = burnerSchema.parse({ ...row.document, ...to });
-      await tx
-        .update(burner)
-        .set({ document: moved, rowVersion: sql`${burner.rowVersion} + 1` })
-        .where(and(eq(burner.kitchenId, change.kitchenId), eq(burner.id, id)));
-      await recordAudit(tx, { ...change, what: "burner moved", subject: id, detail: to });
-      return true;
+  to: BurnerPlace,
+  seen?: string,
+): Promise<Kept<BurnerPlace> | null> {
+  const mine = and(eq(burner.kitchenId, change.kitchenId), eq(burner.id, id));
+  const [there] = await db.select({ id: burner.id }).from(burner).where(mine);
+  if (!there) return null;
+  const standing = async (tx: Queries) => {
+    const [row] = await tx.select().from(burner).where(mine).for("update");
+    if (!row) throw new InvariantError("A burner went while it was moved.");
+    return burnerSchema.parse(row.document);
+  };
+  return changeRow(db, change, {
+    read: async tx => {
+      const { xMm, yMm } = await standing(tx);
+      return { xMm, yMm };
     },
-    moved => moved,
-  );
+    seen,
+    write: async tx =>
+      tx
+        .update(burner)
+        .set({ document: { ...(await standing(tx)), ...to }, rowVersion: sql`${burner.rowVersion} + 1` })
+        .where(mine),
+    verb: "burner moved",
+    subject: id,
+    detail: from => ({ from, to }),
+  });
 }
 
 /** Sets a new burner down; `stale` where one of its id stands there already. */
@@ -144,23 +159,22 @@ export async function saveAppliance(
   of: Appliance,
   seen: string,
 ): Promise<Kept<Appliance>> {
-  return inKitchen(
-    db,
-    change.kitchenId,
-    async tx => {
+  return changeRow<Appliance | null>(db, change, {
+    read: async tx => {
       const mine = and(eq(appliance.kitchenId, change.kitchenId), eq(appliance.id, of.id));
       const [row] = await tx.select().from(appliance).where(mine).for("update");
-      const theirs = row ? applianceSchema.parse(row.document) : null;
-      if (theirs && markOf(theirs) !== seen) return { kept: false, theirs };
-      await tx
+      return row ? applianceSchema.parse(row.document) : null;
+    },
+    seen,
+    write: tx =>
+      tx
         .insert(appliance)
         .values({ kitchenId: change.kitchenId, id: of.id, position: LAST, document: of })
-        .onDuplicateKeyUpdate({ set: { document: of, rowVersion: sql`${appliance.rowVersion} + 1` } });
-      await recordAudit(tx, { ...change, what: "appliance", subject: of.id, detail: { appliance: of } });
-      return { kept: true };
-    },
-    done => done.kept,
-  );
+        .onDuplicateKeyUpdate({ set: { document: of, rowVersion: sql`${appliance.rowVersion} + 1` } }),
+    verb: "appliance",
+    subject: of.id,
+    detail: () => ({ appliance: of }),
+  });
 }
 
 export interface KitchenFigures {
@@ -189,7 +203,13 @@ export async function saveFact(
       const { [id]: before, ...others } = row.facts;
       if (markOf(before) !== seen) return { kept: false, theirs: before ?? null };
       const facts = value === null ? others : { ...others, [id]: value };
-      await changeKitchen(tx, change, { facts }, "fact", id, { before: before ?? null, after: value });
+      await changeKitchen(tx, change.kitchenId, { facts });
+      await recordAudit(tx, {
+        ...change,
+        what: "fact",
+        subject: id,
+        detail: { before: before ?? null, after: value },
+      });
       return { kept: true };
     },
     done => done.kept,
@@ -203,17 +223,14 @@ export async function saveKitchenFigures(
   figures: KitchenFigures,
   seen: string,
 ): Promise<Kept<KitchenFigures>> {
-  return inKitchen(
-    db,
-    change.kitchenId,
-    async tx => {
-      const theirs = figuresOf(await kitchenRow(tx, change.kitchenId));
-      if (markOf(theirs) !== seen) return { kept: false, theirs };
-      await changeKitchen(tx, change, figures, "kitchen figures", change.kitchenId, { ...figures });
-      return { kept: true };
-    },
-    done => done.kept,
-  );
+  return changeRow<KitchenFigures>(db, change, {
+    read: async tx => figuresOf(await kitchenRow(tx, change.kitchenId)),
+    seen,
+    write: tx => changeKitchen(tx, change.kitchenId, figures),
+    verb: "kitchen figures",
+    subject: change.kitchenId,
+    detail: () => ({ ...figures }),
+  });
 }
 
 /** Keeps the house's words and rates. @param seen mark of those the form was filled from */
@@ -223,17 +240,14 @@ export async function saveHouse(
   house: House,
   seen: string,
 ): Promise<Kept<House>> {
-  return inKitchen(
-    db,
-    change.kitchenId,
-    async tx => {
-      const theirs = houseOf((await kitchenRow(tx, change.kitchenId)).house);
-      if (markOf(theirs) !== seen) return { kept: false, theirs };
-      await changeKitchen(tx, change, { house }, "house", change.kitchenId, { house });
-      return { kept: true };
-    },
-    done => done.kept,
-  );
+  return changeRow<House>(db, change, {
+    read: async tx => houseOf((await kitchenRow(tx, change.kitchenId)).house),
+    seen,
+    write: tx => changeKitchen(tx, change.kitchenId, { house }),
+    verb: "house",
+    subject: change.kitchenId,
+    detail: () => ({ house }),
+  });
 }
 
 /** The figures of a kitchen alone. */
@@ -255,17 +269,8 @@ async function kitchenRow(tx: Queries, kitchenId: string) {
   return row;
 }
 
-async function changeKitchen(
-  tx: Queries,
-  change: Change,
-  values: Partial<typeof kitchen.$inferInsert>,
-  what: string,
-  subject: string,
-  detail: Record<string, unknown>,
-): Promise<void> {
-  await tx
+const changeKitchen = (tx: Queries, kitchenId: string, values: Partial<typeof kitchen.$inferInsert>) =>
+  tx
     .update(kitchen)
     .set({ ...values, rowVersion: sql`${kitchen.rowVersion} + 1` })
-    .where(eq(kitchen.id, change.kitchenId));
-  await recordAudit(tx, { ...change, what, subject, detail });
-}
+    .where(eq(kitchen.id, kitchenId));

@@ -1,11 +1,12 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
+import { type Change, changeRow } from "./change-row";
 import { type Ingredient, REFERENCE_BY_ID, ingredientSchema } from "../core/things/larder";
 import { recordAudit } from "./audit";
 import { inserted } from "./database-errors";
 import type { Database, Queries, Transacting } from "./connection";
 import { inKitchen } from "./in-kitchen";
 import { ingredient, ingredientPrice } from "./schema";
-import { type Kept, markOf } from "./seen";
+import { type Kept } from "./seen";
 
 /**
  * An ingredient as it was stored. What was entered before starch, yolk and milk were told apart takes that from the
@@ -15,13 +16,6 @@ function readIngredient(document: unknown): Ingredient {
   const stored = ingredientSchema.parse(document);
   const carries = stored.carries ?? REFERENCE_BY_ID.get(stored.id)?.carries;
   return carries ? { ...stored, carries } : stored;
-}
-
-/** Whose change it is, and when. */
-export interface Change {
-  readonly kitchenId: string;
-  readonly personId: string;
-  readonly now: Date;
 }
 
 export interface StoredIngredient {
@@ -145,23 +139,20 @@ export async function savePrice(
   price: PricePoint,
   seen?: string,
 ): Promise<Kept<readonly PricePoint[]>> {
-  return inKitchen(
-    db,
-    change.kitchenId,
-    async tx => {
-      const theirs = await priceHistory(tx, change.kitchenId, id);
-      if (seen !== undefined && markOf(theirs) !== seen) return { kept: false, theirs };
-      await tx
+  return changeRow<readonly PricePoint[]>(db, change, {
+    read: tx => priceHistory(tx, change.kitchenId, id),
+    seen,
+    write: tx =>
+      tx
         .insert(ingredientPrice)
         .values({ kitchenId: change.kitchenId, ingredientId: id, ...price })
         .onDuplicateKeyUpdate({
           set: { perKg: price.perKg, currency: price.currency, source: price.source },
-        });
-      await recordAudit(tx, { ...change, what: "price", subject: id, detail: { ...price } });
-      return { kept: true };
-    },
-    done => done.kept,
-  );
+        }),
+    verb: "price",
+    subject: id,
+    detail: () => ({ ...price }),
+  });
 }
 
 /** Takes many ingredients in at once, new and changed: all of them or none. */

@@ -338,8 +338,15 @@ describe("larder and kit", () => {
     );
   });
   test("burners move, vessels keep their versions, tools and air are kept", async () => {
-    expect(await moveBurner(connection.db, change, "open-4", { xMm: 2100, yMm: 470 })).toBe(true);
-    expect(await moveBurner(connection.db, change, "nowhere", { xMm: 0, yMm: 0 })).toBe(false);
+    const to = { xMm: 2100, yMm: 470 };
+    expect(await moveBurner(connection.db, change, "open-4", to)).toEqual({ kept: true });
+    expect(await moveBurner(connection.db, change, "nowhere", { xMm: 0, yMm: 0 })).toBeNull();
+    // Who moves it from where it no longer stands is shown where it stands.
+    const stale = markOf({ xMm: 1, yMm: 1 });
+    expect(await moveBurner(connection.db, change, "open-4", { xMm: 0, yMm: 0 }, stale)).toEqual({
+      kept: false,
+      theirs: to,
+    });
     const stored = await findStoredVessel(connection.db, KITCHEN_ID, "low-36");
     if (!stored) throw new Error("The demo has no low pot.");
     const heavier = { ...stored.vessel, tareG: 4700 };

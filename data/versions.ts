@@ -1,7 +1,7 @@
 import { eq, and } from "drizzle-orm";
 import { ulid } from "ulid";
 import type { FormulaDocument, KitchenData } from "../core/formula";
-import { recordAudit } from "./audit";
+import { type AuditVerb, recordAudit } from "./audit";
 import { keepBasis } from "./basis";
 import type { Queries, Transacting } from "./connection";
 import {
@@ -127,7 +127,7 @@ async function putOnTop(
 async function changeVersion(
   db: Transacting,
   input: VersionInput,
-  what: string,
+  what: AuditVerb,
   work: (tx: Queries, current: StoredFormula) => Promise<void>,
 ): Promise<SaveOutcome | null> {
   const { kitchenId, id, personId, now } = input;

@@ -15,7 +15,14 @@ import {
 import type { Route } from "./+types/kit";
 import { snapshotOf } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
-import { airInWords, changedMeanwhile, houseInWords, seenOfTool, toolInWords } from "./meanwhile.server";
+import {
+  airInWords,
+  changedMeanwhile,
+  houseInWords,
+  placeInWords,
+  seenOfTool,
+  toolInWords,
+} from "./meanwhile.server";
 import { readAirForm, readBurnerForm, readHouseForm, readIceCheck, readToolForm } from "./forms.server";
 import { fieldsOf, formOf } from "../request.server";
 
@@ -51,7 +58,11 @@ export async function action({ context, request }: Route.ActionArgs) {
         yMm: Number(form.get("yMm")),
       });
       if (!placed.ok) return back(placed.problems);
-      await moveBurner(db, change, id, placed.value);
+      const from = { xMm: Number(form.get("fromXMm")), yMm: Number(form.get("fromYMm")) };
+      const seen = form.has("fromXMm") ? markOf(from) : undefined;
+      const moved = await moveBurner(db, change, id, placed.value, seen);
+      if (moved && !moved.kept)
+        return meanwhile("id", placeInWords(moved.theirs), placeInWords(placed.value));
       return data<KitReply>({ problems: [], values: {} });
     }
     case "air": {

@@ -2,7 +2,7 @@ import type { House } from "~/core/things/house";
 import { APPLIANCE_FIELDS, type Appliance } from "~/core/kit";
 import { printNumber } from "~/core/ground/quantity";
 import type { Problem } from "~/core/ground/result";
-import type { KitchenFigures } from "~/data";
+import type { BurnerPlace, KitchenFigures } from "~/data";
 
 /** Two people at one form: the second is shown both values, and decides. */
 export const changedMeanwhile = (field: string, theirs: string, mine: string): Problem => ({
@@ -25,6 +25,9 @@ export const toolInWords = (tool: Appliance): string =>
     ),
     ...(tool.kind === "probe" ? [`${printNumber(tool.offsetC, 1)} °C added`] : []),
   ].join(", ");
+
+export const placeInWords = ({ xMm, yMm }: BurnerPlace): string =>
+  `${printNumber(xMm / 10)} cm from the left and ${printNumber(yMm / 10)} cm from the front`;
 
 /** Mark of one tool among those a page was shown: "id:mark id:mark". */
 export const seenOfTool = (seen: string, id: string): string =>

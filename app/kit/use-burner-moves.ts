@@ -1,12 +1,8 @@
-import { startTransition, useRef, useState } from "react";
+import { startTransition, useEffect, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import type { Burner } from "~/core/laws/reduction";
+import type { BurnerPlace } from "~/data";
 import type { KitReply } from "./kit-reply";
-
-export interface BurnerPlace {
-  readonly xMm: number;
-  readonly yMm: number;
-}
 
 export interface BurnerMoves {
   /** The burners, each where it was put last. */
@@ -28,11 +24,27 @@ export function useBurnerMoves(kept: readonly Burner[]): BurnerMoves {
   const [moved, setMoved] = useState(false);
   const newest = useRef(new Map<string, BurnerPlace>());
   const queue = useRef(Promise.resolve());
+  /** Where each stood when the kitchen last told; of one that is under way it has yet to tell. */
+  const known = useRef(new Map<string, BurnerPlace>());
+  useEffect(() => {
+    if (newest.current.size === 0) known.current = new Map(kept.map(b => [b.id, b]));
+  }, [kept]);
 
   const send = async (id: string, to: BurnerPlace) => {
     // Overtaken by a later place of the same burner: that one is sent.
     if (newest.current.get(id) !== to) return;
-    await submit({ intent: "move", id, xMm: String(to.xMm), yMm: String(to.yMm) }, { method: "post" });
+    const from = known.current.get(id);
+    known.current.delete(id);
+    await submit(
+      {
+        intent: "move",
+        id,
+        xMm: String(to.xMm),
+        yMm: String(to.yMm),
+        ...(from && { fromXMm: String(from.xMm), fromYMm: String(from.yMm) }),
+      },
+      { method: "post" },
+    );
     if (newest.current.get(id) !== to) return;
     newest.current.delete(id);
     // Not before the kitchen's own word of it is drawn, which comes the same way.

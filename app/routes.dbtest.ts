@@ -1,0 +1,212 @@
+import { ulid } from "ulid";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { basisOf, openKitchen } from "~/core/formula";
+import { batchRecord, fold } from "~/core/run";
+import { GLACE_ID, STOCK_ID } from "~/demo/formulas";
+import { DEMO_KITCHEN, KITCHEN_ID } from "~/demo/kitchen";
+import { type Connection, appendEvents, database, eventsOf, findFormula, findRun, startRun } from "~/data";
+import { loadKitchen } from "~/data/testing/kitchen";
+import * as runEvents from "./api/run-events.server";
+import * as batch from "./batch/batch.server";
+import * as bench from "./bench/bench.server";
+import * as formulas from "./bench/formulas.server";
+import * as versions from "./bench/versions/versions.server";
+import * as book from "./book/book.server";
+import * as card from "./book/card.server";
+import * as kit from "./kit/kit.server";
+import * as vessel from "./kit/vessel.server";
+import * as ingredient from "./larder/ingredient.server";
+import * as who from "./people/who.server";
+import { answered, argsFor, get, openDemo, sentForm, sentJson } from "./testing/asked.server";
+
+let connection: Connection;
+beforeAll(async () => {
+  connection = await openDemo();
+});
+afterAll(() => connection.close());
+
+/** A pot put on, as the Bench puts it on. */
+async function run(formulaId = STOCK_ID): Promise<string> {
+  const stored = await findFormula(database().db, KITCHEN_ID, formulaId);
+  if (!stored) throw new Error(`The demo has no ${formulaId}.`);
+  const kitchen = await loadKitchen(database().db, KITCHEN_ID);
+  return startRun(database().db, {
+    kitchenId: KITCHEN_ID,
+    formulaId,
+    formulaVersionId: stored.versionId,
+    baseG: stored.document.base.massG,
+    burnerId: "open-1",
+    personId: "noor",
+    now: new Date(),
+    basis: basisOf(stored.document, kitchen ?? DEMO_KITCHEN),
+  });
+}
+const reading = (more: object = {}) => ({
+  id: ulid(),
+  at: new Date().toISOString(),
+  clockOffsetMs: 0,
+  personId: "noor",
+  payload: { kind: "noted", stepId: "s1", text: "clear" },
+  ...more,
+});
+
+describe("who asks", () => {
+  test.each([
+    ["the list of formulas", formulas.loader, "bench"],
+    ["the Book", book.loader, "book"],
+    ["the Kit", kit.loader, "kit"],
+  ])("%s sends anybody unnamed to say who they are", async (_, loader, path) => {
+    const { status, to } = await answered(loader(await argsFor(get(path), {}, null)));
+    expect([status, to]).toEqual([302, `/who?to=%2F${path}`]);
+  });
+  test("a cook of this kitchen is known from then on; nobody else is", async () => {
+    const known = await answered(
+      who.action(await argsFor(sentForm({ person: "tomas", to: "/bench" }), {}, null)),
+    );
+    expect([known.status, known.to]).toEqual([302, "/bench"]);
+    const stranger = await answered(who.action(await argsFor(sentForm({ person: "nobody" }), {}, null)));
+    expect(stranger.body).toMatchObject({
+      problem: expect.stringContaining("Nobody of that name") as unknown,
+    });
+  });
+});
+
+describe("what is not here", () => {
+  test.each([
+    ["a formula", bench.loader, { formulaId: "unicorn" }],
+    ["a card", card.loader, { versionId: "unicorn" }],
+    ["a batch", batch.loader, { runId: "unicorn" }],
+    ["the versions of one", versions.loader, { formulaId: "unicorn" }],
+    ["a vessel", vessel.loader, { vesselId: "unicorn" }],
+    ["an ingredient", ingredient.loader, { ingredientId: "unicorn" }],
+  ])("%s: 404, in a sentence", async (_, loader, params) => {
+    const { status, body } = await answered((loader as (a: never) => unknown)(await argsFor(get(), params)));
+    expect(status).toBe(404);
+    expect(String(body)).toMatch(/ .*\.$/);
+  });
+});
+
+describe("readings of a run", () => {
+  const send = async (runId: string, events: unknown, as: string | null = "tomas") =>
+    answered(runEvents.action(await argsFor(sentJson({ events }), { runId }, as)));
+  test("are written by who is signed in, whatever they claim; sent twice they stand once", async () => {
+    const runId = await run();
+    const event = reading();
+    expect((await send(runId, [event])).status).toBe(200);
+    expect((await send(runId, [event])).status).toBe(200);
+    const kept = (await eventsOf(database().db, [runId]))[runId]?.filter(e => e.id === event.id);
+    expect(kept?.map(e => e.personId)).toEqual(["tomas"]);
+  });
+  test("are refused from nobody, of no run, in no shape, and where an id says something else", async () => {
+    const runId = await run();
+    const event = reading();
+    expect((await send(runId, [event], null)).status).toBe(401);
+    expect((await send("unicorn", [event])).status).toBe(404);
+    expect((await send(runId, [{ ...event, id: "short" }])).status).toBe(422);
+    await send(runId, [event]);
+    const twisted = { ...event, payload: { ...event.payload, text: "cloudy" } };
+    expect((await send(runId, [twisted])).status).toBe(409);
+  });
+});
+
+describe("a batch", () => {
+  test("is shown as it was booked", async () => {
+    const runId = await run(GLACE_ID);
+    const found = await findRun(database().db, KITCHEN_ID, runId);
+    expect(found?.finishedAt).toBeNull();
+    expect((await answered(batch.loader(await argsFor(get(), { runId })))).status).toBe(404);
+    const document = (await findFormula(database().db, KITCHEN_ID, GLACE_ID))?.document;
+    if (!document) throw new Error("no glace");
+    const finished = { ...reading(), payload: { kind: "finished" as const } };
+    await appendEvents(database().db, {
+      kitchenId: KITCHEN_ID,
+      runId,
+      events: [finished],
+      now: new Date(),
+      endOf: events => {
+        const state = fold(events, document, openKitchen(DEMO_KITCHEN));
+        return { finishedAt: new Date(), abandoned: false, record: batchRecord(state) };
+      },
+    });
+    const { status, body } = await answered(batch.loader(await argsFor(get(), { runId })));
+    expect(status).toBe(200);
+    expect((body as { since: unknown }).since).toEqual([]);
+    expect(body).toMatchObject({ batch: { runId, startedBy: "Noor Adeyi" } });
+    const { body: listed } = await answered(book.loader(await argsFor(get("book?q=glace"))));
+    expect(listed).toMatchObject({ of: 1, cards: [{ batches: 1 }] });
+  });
+});
+
+describe("a formula saved on the Bench", () => {
+  const save = async (value: unknown) =>
+    answered(bench.action(await argsFor(sentJson(value), { formulaId: STOCK_ID })));
+  test("by two cooks: the second is shown what the first has kept", async () => {
+    const stored = await findFormula(database().db, KITCHEN_ID, STOCK_ID);
+    if (!stored) throw new Error("no stock");
+    const edit = (notes: string) => ({
+      intent: "save",
+      rowVersion: stored.rowVersion,
+      document: { ...stored.document, notes },
+    });
+    const first = await save(edit("mine"));
+    expect([first.status, (first.body as { kind: string }).kind]).toEqual([200, "saved"]);
+    const second = await save(edit("theirs"));
+    expect(second.body).toMatchObject({ kind: "conflict", theirs: { document: { notes: "mine" } } });
+  });
+  test("that is none is refused in a sentence, and nothing is written", async () => {
+    const stored = await findFormula(database().db, KITCHEN_ID, STOCK_ID);
+    const { body } = await save({ intent: "save", rowVersion: stored?.rowVersion, document: { schema: 2 } });
+    expect(body).toMatchObject({ kind: "refused" });
+    expect((await findFormula(database().db, KITCHEN_ID, STOCK_ID))?.rowVersion).toBe(stored?.rowVersion);
+  });
+});
+
+describe("the forms of the kit", () => {
+  const send = async (fields: Record<string, string>) =>
+    answered(kit.action(await argsFor(sentForm(fields))));
+  const seen = async () =>
+    (await answered(kit.loader(await argsFor(get())))).body as { seen: { air: string; house: string } };
+  test("air: kept, refused with what was typed, and stale with both values", async () => {
+    const mark = (await seen()).seen.air;
+    const air = { intent: "air", altitudeM: "1200", pressureHPa: "", ambientC: "24", humidityPct: "40" };
+    expect((await send({ ...air, seen: mark })).body).toMatchObject({ problems: [] });
+    const refused = await send({ ...air, ambientC: "hot", seen: mark });
+    expect(refused).toMatchObject({ status: 422, body: { values: { ambientC: "hot" } } });
+    const stale = await send({ ...air, altitudeM: "900", seen: mark });
+    expect(stale.status).toBe(409);
+    expect(JSON.stringify(stale.body)).toMatch(/1.200 m.*900 m/);
+  });
+  test("a barometer at sea level in the mountains is asked about", async () => {
+    const { body } = await send({ intent: "air", altitudeM: "1200", pressureHPa: "1013", seen: "" });
+    expect(body).toMatchObject({ problems: [{ code: "PRESSURE", field: "pressureHPa" }] });
+  });
+  test("a burner moved from where it no longer stands", async () => {
+    const move = { intent: "move", id: "open-4", xMm: "2100", yMm: "470" };
+    expect((await send(move)).body).toMatchObject({ problems: [] });
+    const stale = await send({ ...move, xMm: "2600", fromXMm: "1", fromYMm: "1" });
+    expect(stale.status).toBe(409);
+    expect(JSON.stringify(stale.body)).toMatch(/210 cm from the left/);
+  });
+  test("what no form sends is answered in a sentence", async () => {
+    expect(await send({ intent: "juggle" })).toMatchObject({ status: 422 });
+  });
+});
+
+describe("a price", () => {
+  const note = async (perKg: string, seen: string) =>
+    answered(
+      ingredient.action(
+        await argsFor(
+          sentForm({ intent: "price", perKg, currency: "EUR", since: "2026-11-29", source: "market", seen }),
+          { ingredientId: "butter" },
+        ),
+      ),
+    );
+  test("noted twice at once: the second sees the first", async () => {
+    const { body } = await answered(ingredient.loader(await argsFor(get(), { ingredientId: "butter" })));
+    const { pricesSeen: mark } = body as { pricesSeen: string };
+    expect((await note("12.5", mark)).status).toBe(302);
+    const second = await note("13", mark);
+    expect([second.status, JSON.stringify(second.body)]).toEqual([409, expect.stringContaining("12.50")]);
+  });
+});

@@ -1,0 +1,68 @@
+import { type ActionFunctionArgs, RouterContextProvider } from "react-router";
+import { KITCHEN_ID } from "~/demo/kitchen";
+import { loadDemo } from "~/demo/load";
+import { type Connection, database, listPeople, onlyKitchen } from "~/data";
+import { freshDatabase } from "~/data/testing/fresh";
+import { sectionContext } from "../context.server";
+
+/** Loaders and actions asked as the router asks them: a request in, what they answer out. */
+
+/** Lets this process serve a demo kitchen of its own. */
+export async function openDemo(): Promise<Connection> {
+  process.env.DATABASE_URL = await freshDatabase();
+  const connection = database();
+  await loadDemo(connection.db, new Date("2026-11-23T08:00:00Z"));
+  return connection;
+}
+
+type Args = Pick<ActionFunctionArgs, "request" | "params" | "context">;
+
+/** What a route is asked with. @param as who is signed in; nobody where it is `null` */
+export async function argsFor(
+  request: Request,
+  params: Record<string, string> = {},
+  as: string | null = "noor",
+): Promise<never> {
+  const { db } = database();
+  const kitchen = await onlyKitchen(db);
+  if (!kitchen) throw new Error("The demo kitchen is not there.");
+  const people = await listPeople(db, KITCHEN_ID);
+  const context = new RouterContextProvider();
+  const { id: kitchenId, ...heads } = kitchen;
+  context.set(sectionContext, {
+    kitchenId,
+    ...heads,
+    people,
+    person: people.find(p => p.id === as) ?? null,
+  });
+  return { request, params, context } satisfies Args as never;
+}
+
+const AT = "http://hondaro.test/";
+export const get = (path = ""): Request => new Request(AT + path);
+export const sentForm = (fields: Readonly<Record<string, string>>): Request => {
+  const body = new FormData();
+  for (const [name, value] of Object.entries(fields)) body.set(name, value);
+  return new Request(AT, { method: "POST", body });
+};
+export const sentJson = (value: unknown): Request =>
+  new Request(AT, {
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
+    body: JSON.stringify(value),
+  });
+
+/** The status and the content of whatever a route answered or threw: a response, data with a status, or plain data. */
+export async function answered(work: unknown): Promise<{ status: number; body: unknown; to: string | null }> {
+  const got: unknown = await Promise.resolve(work).catch((error: unknown) => error);
+  if (got instanceof Response) {
+    const text = await got.text();
+    const json = got.headers.get("Content-Type")?.includes("json");
+    return { status: got.status, body: json ? JSON.parse(text) : text, to: got.headers.get("Location") };
+  }
+  if (got instanceof Error) throw got;
+  const held = got as { data?: unknown; init?: { status?: number } | null; type?: string };
+  return held?.type === "DataWithResponseInit"
+    ? { status: held.init?.status ?? 200, body: held.data, to: null }
+    : { status: 200, body: got, to: null };
+}
