@@ -201,14 +201,14 @@ test("a burner that cooks already is said once before a second pot goes beside i
   expect(page.url()).not.toContain(first);
 });
 
-test("what is not here says so", async ({ page, request }) => {
+test("what is not here says so", async ({ page }) => {
   await signAs(page);
   for (const path of ["/bench/unicorn-stock", "/book/unicorn-card", "/stove/unicorn-run", "/nowhere"]) {
     const response = await page.goto(path);
     expect(response?.status(), path).toBe(404);
     await expect(page.getByRole("heading", { level: 1 })).toHaveText("That is not here");
   }
-  const events = await request.post("/api/runs/unicorn/events", { data: { events: [] } });
+  const events = await page.request.post("/api/runs/unicorn/events", { data: { events: [] } });
   expect(events.status()).toBe(404);
   expect(((await events.json()) as { problem: { code: string } }).problem.code).toBe("UNKNOWN_ID");
 });

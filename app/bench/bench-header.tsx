@@ -9,7 +9,8 @@ import { Button } from "../ui/button";
 import { readMass } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
 import type { CookReply } from "./replies";
-import type { Formula, SaveState } from "./use-formula";
+import type { SaveState } from "./session";
+import type { Formula } from "./use-formula";
 
 const SAVE_WORDS: Record<SaveState, string> = {
   saved: "saved",
