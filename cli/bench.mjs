@@ -20,7 +20,7 @@ async function ensureSpreadsheet() {
     );
 }
 
-const SCRIPTS = ["walk", "against-a-spreadsheet", "keystroke", "faults"];
+const SCRIPTS = ["walk", "against-a-spreadsheet", "keystroke", "routes", "faults"];
 
 /** What is measured is put together by what builds the application: sums translated as they are read cost more than they do there. */
 async function putTogether() {
@@ -44,21 +44,22 @@ const measure = (script, env = {}) =>
 
 /**
  * How fast the sums and the Bench are. Figures depend on the machine; the ratios between them do not much.
- * `faults`: what hostile inputs and killed processes do to it.
+ * `routes`: pages alone, in the demo kitchen and in a large one. `faults`: what hostile inputs and killed processes do to it.
  */
 export async function run([what = "speed"]) {
-  if (!["speed", "faults"].includes(what))
-    throw new Trouble(`There is nothing called “${what}” to measure.`, "Type speed or faults.");
+  if (!["speed", "routes", "faults"].includes(what))
+    throw new Trouble(`There is nothing called “${what}” to measure.`, "Type speed, routes or faults.");
   await ensurePackages();
   if (what === "speed") await ensureSpreadsheet();
   // The application first: building it empties the folder both are built into.
   await ensureBuild();
   await putTogether();
-  if (what === "faults") return (await withApplication(env => measure("faults", env))).code;
+  if (what !== "speed") return (await withApplication(env => measure(what, env))).code;
   const done = [
     await measure("walk"),
     await measure("against-a-spreadsheet", { HONDARO_SHEET: inRoot("speed", "spreadsheet", "sheet.mjs") }),
     await withApplication(env => measure("keystroke", env)),
+    await withApplication(env => measure("routes", env)),
   ];
   return done.every(d => d.code === 0) ? 0 : 1;
 }

@@ -25,7 +25,9 @@ export async function withApplication(work) {
   try {
     await prepareDatabase(mariadb.url, true);
     const port = await freePort();
-    server = await startServer(port, mariadb.url, { env: { HONDARO_WRITES_PER_MINUTE: MANY } });
+    server = await startServer(port, mariadb.url, {
+      env: { HONDARO_WRITES_PER_MINUTE: MANY, HONDARO_WATCH_LOOP: "1" },
+    });
     const env = {
       HONDARO_URL: `http://127.0.0.1:${port}`,
       DATABASE_URL: mariadb.url,

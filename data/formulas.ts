@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { and, asc, count, countDistinct, desc, eq, inArray, like, sql } from "drizzle-orm";
+import { and, asc, count, desc, eq, exists, inArray, like, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type FormulaDocument, readFormula } from "../core/formula";
 import { valueOf } from "../core/ground/result";
@@ -155,7 +155,12 @@ export async function listCooked(
   kitchenId: string,
   { words = "", from = 0, most = 1000 }: { words?: string; from?: number; most?: number } = {},
 ): Promise<{ readonly cards: readonly CookedVersion[]; readonly of: number }> {
-  const mine = and(eq(run.kitchenId, kitchenId), ...namedLike(words));
+  // Asked of each version whether it was cooked, and of those on the page how often: a ledger of many batches is not read.
+  const cooked = db
+    .select({ one: sql`1` })
+    .from(run)
+    .where(eq(run.formulaVersionId, formulaVersion.id));
+  const mine = and(eq(formula.kitchenId, kitchenId), ...namedLike(words), exists(cooked));
   const [cards, [counted]] = await Promise.all([
     db
       .select({
@@ -163,23 +168,22 @@ export async function listCooked(
         name: formula.name,
         number: formulaVersion.number,
         editedBy: person.name,
-        batches: sql<number>`count(${batch.runId})`.mapWith(Number),
+        batches:
+          sql<number>`(select count(*) from ${batch} where ${batch.formulaVersionId} = ${formulaVersion.id})`.mapWith(
+            Number,
+          ),
       })
-      .from(run)
-      .innerJoin(formulaVersion, eq(formulaVersion.id, run.formulaVersionId))
-      .innerJoin(formula, eq(formula.id, formulaVersion.formulaId))
+      .from(formula)
+      .innerJoin(formulaVersion, eq(formulaVersion.formulaId, formula.id))
       .innerJoin(person, eq(person.id, formulaVersion.editedBy))
-      .leftJoin(batch, eq(batch.runId, run.id))
       .where(mine)
-      .groupBy(formulaVersion.id, formula.name, formulaVersion.number, person.name)
       .orderBy(asc(formula.name), desc(formulaVersion.number))
       .limit(most)
       .offset(from),
     db
-      .select({ n: countDistinct(run.formulaVersionId) })
-      .from(run)
-      .innerJoin(formulaVersion, eq(formulaVersion.id, run.formulaVersionId))
-      .innerJoin(formula, eq(formula.id, formulaVersion.formulaId))
+      .select({ n: count() })
+      .from(formula)
+      .innerJoin(formulaVersion, eq(formulaVersion.formulaId, formula.id))
       .where(mine),
   ]);
   return { cards, of: counted?.n ?? 0 };

@@ -10,6 +10,7 @@ import { databaseAwayContext, nonceContext } from "../app/context.server";
 import { closePool, warmPool } from "../app/workers/pool.server";
 import { database } from "../data";
 import { doors, sendRefusal } from "./doors";
+import { watchLoop } from "./loop-watch";
 import { logger } from "~/app/log.server";
 
 /** Writes one address may send in a minute: a busy section, not a flood. */
@@ -33,6 +34,7 @@ app.get("/healthz", (_request, response) => {
     .type("text")
     .send(draining ? "stopping" : "ok");
 });
+if (process.env.HONDARO_WATCH_LOOP) watchLoop(app);
 app.get("/readyz", async (_request, response) => {
   const ready =
     !draining &&
