@@ -2,6 +2,7 @@ import { type BasisDelta, atSize, deltaOf, openKitchen, walk } from "~/core/form
 import type { FormulaDocument, KitchenData } from "~/core/formula";
 import { g } from "~/core/ground/quantity";
 import { type StepBand, type RunEvent, UNKNOWN_BAND, fold, stepBand } from "~/core/run";
+import { Lately } from "../lately.server";
 import { intervalsInPool } from "../workers/pool.server";
 import { type StoredRun, database, eventsOf, findVersion, liveRuns } from "~/data";
 import type { Section } from "../context.server";
@@ -18,6 +19,9 @@ export interface LiveRun {
   /** How what it is walked in differs from the kitchen of today. */
   readonly basis: BasisDelta;
 }
+
+/** What a run is walked in never changes, and so its widths do not: they are looked up once. */
+const bandsKept = new Lately<readonly StepBand[]>(200);
 
 async function bandsFor(
   run: StoredRun,
@@ -57,7 +61,9 @@ export async function loadRuns(section: Section, stored: readonly StoredRun[]): 
         versionNumber: version.number,
         document,
         events: events[run.id] ?? [],
-        bands: await bandsFor(run, document, kitchen),
+        bands: await (run.basisHash
+          ? bandsKept.get(run.id, () => bandsFor(run, document, kitchen))
+          : bandsFor(run, document, kitchen)),
         basis: deltaOf(kitchen, now),
       };
       return [{ live, kitchen }];
