@@ -11,7 +11,6 @@ import type { House } from "~/core/things/house";
 import { checkName, idFor } from "~/core/ground/names";
 import { FACTS, FACT_IDS, type FactId, checkFact } from "~/core/ground/facts";
 import { pressureAtAltitude, pressureProblem } from "~/core/things/pot";
-import { readNumber } from "~/core/ground/quantity";
 import { BURNER_KINDS, type Burner } from "~/core/laws/reduction";
 import { type Problem, type Result, checkNumber, ok, refuse } from "~/core/ground/result";
 import {
@@ -25,25 +24,12 @@ import {
   vesselSchema,
 } from "~/core/things/vessel";
 import type { KitchenFigures } from "~/data";
+import { numberInForm } from "../number-in-form.server";
 
 /** The forms of the kit as plain text fields. */
 
 /** Names of things stand beside their drawings. */
 const LONGEST_TOOL_NAME = 80;
-
-function read(form: FormData, field: string, label: string): Result<number | null> {
-  const text = String(form.get(field) ?? "").trim();
-  if (!text) return ok(null);
-  const number = readNumber(text, field);
-  if (!number.ok || number.value.rest.trim())
-    return refuse({
-      code: "NOT_FINITE",
-      field,
-      value: text,
-      message: `${label}: “${text}” is not a number.`,
-    });
-  return ok(number.value.value);
-}
 
 const collect = () => {
   const problems: Problem[] = [];
@@ -60,10 +46,10 @@ const collect = () => {
 /** Where the kitchen stands. @errors ALTITUDE · PRESSURE · OUT_OF_RANGE · NOT_FINITE */
 export function readAirForm(form: FormData): Result<KitchenFigures> {
   const { problems, take } = collect();
-  const altitude = take(read(form, "altitudeM", "Altitude"));
-  const pressureHPa = take(read(form, "pressureHPa", "Air pressure"));
-  const ambient = take(read(form, "ambientC", "Kitchen air"));
-  const humidity = take(read(form, "humidityPct", "Humidity"));
+  const altitude = take(numberInForm(form, "altitudeM", "Altitude"));
+  const pressureHPa = take(numberInForm(form, "pressureHPa", "Air pressure"));
+  const ambient = take(numberInForm(form, "ambientC", "Kitchen air"));
+  const humidity = take(numberInForm(form, "humidityPct", "Humidity"));
   if (altitude === null && !problems.some(p => p.field === "altitudeM"))
     problems.push({
       code: "MISSING",
@@ -90,9 +76,9 @@ export function readAirForm(form: FormData): Result<KitchenFigures> {
 /** What the house has settled. @errors MISSING · OUT_OF_RANGE · NOT_FINITE */
 export function readHouseForm(form: FormData): Result<House> {
   const { problems, take } = collect();
-  const demiPct = take(read(form, "demiPct", "Demi-glace"));
-  const labourPerH = take(read(form, "labourPerH", "An hour of hands")) ?? 0;
-  const flamePerH = take(read(form, "flamePerH", "An hour of one flame")) ?? 0;
+  const demiPct = take(numberInForm(form, "demiPct", "Demi-glace"));
+  const labourPerH = take(numberInForm(form, "labourPerH", "An hour of hands")) ?? 0;
+  const flamePerH = take(numberInForm(form, "flamePerH", "An hour of one flame")) ?? 0;
   if (demiPct === null && !problems.some(p => p.field === "demiPct"))
     problems.push({
       code: "MISSING",
@@ -119,7 +105,7 @@ export function readFactForm(form: FormData): Result<{ id: FactId; value: number
       value: String(form.get("id")),
       message: "The sums rest on no such figure.",
     });
-  const number = read(form, `own-${id}`, FACTS[id].label);
+  const number = numberInForm(form, `own-${id}`, FACTS[id].label);
   if (!number.ok) return number;
   const problems = number.value === null ? [] : checkFact(id, number.value);
   return problems.length ? refuse(...problems) : ok({ id, value: number.value });
@@ -140,7 +126,7 @@ export function readIceCheck(
       value: id,
       message: "There is no such probe in the kit.",
     });
-  const number = read(form, "readC", "The reading in ice");
+  const number = numberInForm(form, "readC", "The reading in ice");
   if (!number.ok) return number;
   if (number.value === null)
     return refuse({ code: "MISSING", field: "readC", message: "What does it read in melting ice?" });
@@ -187,7 +173,7 @@ export function readVesselForm(form: FormData, before: Vessel | null): Result<Ve
   const { problems, take } = collect();
   const name = String(form.get("name") ?? "").trim();
   problems.push(...checkName(name, "name", LONGEST_TOOL_NAME));
-  const tare = take(read(form, "tareG", "Empty weight"));
+  const tare = take(numberInForm(form, "tareG", "Empty weight"));
   if (tare === null && !problems.some(p => p.field === "tareG"))
     problems.push({
       code: "MISSING",
@@ -231,7 +217,7 @@ function readShape(form: FormData): Result<VesselShape> {
       message: "Choose which shape its inside has.",
     });
   const measures = asked.map(([field, label]) => {
-    const value = take(read(form, field, label));
+    const value = take(numberInForm(form, field, label));
     if (value === null && !problems.some(p => p.field === field))
       problems.push({ code: "MISSING", field, message: `${label}: how many millimetres?` });
     return [field, value ?? 0] as const;
@@ -265,8 +251,8 @@ function readPours(form: FormData): Result<VesselShape> {
     const one = new FormData();
     one.set("l", text);
     one.set("mm", levels[i] ?? "");
-    const l = take(read(one, "l", `Pour ${i + 1}, litres`));
-    const mm = take(read(one, "mm", `Pour ${i + 1}, level`));
+    const l = take(numberInForm(one, "l", `Pour ${i + 1}, litres`));
+    const mm = take(numberInForm(one, "mm", `Pour ${i + 1}, level`));
     return l === null || mm === null ? [] : [{ ml: l * 1000, mm }];
   });
   if (problems.length) return refuse(...problems.map(p => ({ ...p, field: "pours" })));
@@ -281,7 +267,7 @@ export function readToolForm(form: FormData, appliances: readonly Appliance[]): 
   const name = String(form.get("name") ?? "").trim();
   problems.push(...checkName(name, "name", LONGEST_TOOL_NAME));
   const figures = APPLIANCE_FIELDS[kind].map(([field, label]) => {
-    const value = take(read(form, field, label));
+    const value = take(numberInForm(form, field, label));
     if (value === null && !problems.some(p => p.field === field))
       problems.push({ code: "MISSING", field, message: `Missing: ${label}.` });
     return [field, value ?? 0] as const;

@@ -12,29 +12,20 @@ import {
   ingredientSchema,
 } from "~/core/things/larder";
 import { checkName, idFor } from "~/core/ground/names";
-import { readNumber } from "~/core/ground/quantity";
 import { type Problem, type Result, ok, refuse } from "~/core/ground/result";
+import { numberInForm } from "../number-in-form.server";
 
 /** The edit form of an ingredient, as plain text fields. */
 
 const MARKS = ["P", "M", "T", "E", "measured"] as const;
 
-/** A number as cooks type it: comma or point; empty counts as `empty`. */
+/** A number that is never negative; empty counts as `empty`. */
 function numberIn(form: FormData, field: string, label: string, empty: number | null): Result<number | null> {
-  const text = String(form.get(field) ?? "").trim();
-  if (!text) return ok(empty);
-  const read = readNumber(text, field);
+  const read = numberInForm(form, field, label);
   if (!read.ok) return read;
-  if (read.value.rest.trim())
-    return refuse({
-      code: "NOT_UNDERSTOOD",
-      field,
-      value: text,
-      message: `${label}: “${text}” is not a number alone.`,
-    });
-  if (read.value.value < 0)
-    return refuse({ code: "NEGATIVE", field, value: text, message: `${label} cannot be negative.` });
-  return ok(read.value.value);
+  if (read.value !== null && read.value < 0)
+    return refuse({ code: "NEGATIVE", field, value: read.value, message: `${label} cannot be negative.` });
+  return ok(read.value ?? empty);
 }
 
 const listIn = (form: FormData, field: string): string[] =>

@@ -78,7 +78,7 @@ describe("a new ingredient", () => {
     ).toEqual(
       [
         "composition.fat NEGATIVE",
-        "ediblePct NOT_UNDERSTOOD",
+        "ediblePct NOT_FINITE",
         "measures NOT_UNDERSTOOD",
         "name MISSING",
       ].sort(),

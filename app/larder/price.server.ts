@@ -1,14 +1,14 @@
 import { LONGEST_WORDS, checkLength } from "~/core/ground/names";
 import { checkPrice } from "~/core/things/larder";
-import { readNumber } from "~/core/ground/quantity";
 import { type Result, ok, refuse } from "~/core/ground/result";
 import type { PricePoint } from "~/data";
+import { numberInForm } from "../number-in-form.server";
 
 /** A price from a day on. @errors each field that cannot be read */
 export function readPriceForm(form: FormData): Result<PricePoint> {
   const text = (field: string) => String(form.get(field) ?? "").trim();
-  const number = readNumber(text("perKg") || "-", "perKg");
-  const perKg = number.ok && !number.value.rest.trim() ? number.value.value : NaN;
+  const number = numberInForm(form, "perKg", "The price");
+  const perKg = (number.ok ? number.value : null) ?? NaN;
   const since = text("since");
   const currency = text("currency").toUpperCase();
   const source = text("sourceText");

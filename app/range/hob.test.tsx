@@ -4,7 +4,7 @@ import { afterEach, describe, expect, test } from "vitest";
 import { GLACE_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { Hob } from "./hob";
-import { potNow } from "./pot-now";
+import { potNow } from "./testing";
 import { START, batchOf, logged, minute } from "./testing";
 
 afterEach(cleanup);

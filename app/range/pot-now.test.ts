@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { STOCK_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import type { RunEvent } from "~/core/run";
-import { potNow } from "./pot-now";
+import { potNow } from "./testing";
 import { batchOf, logged as event, minute as at, stepsBefore } from "./testing";
 
 const stock = batchOf(STOCK_ID).document;

@@ -46,10 +46,21 @@ export interface PotNow {
   readonly bulkMm: number;
 }
 
-/** Works out a live run at a moment; pure, so that page and server agree. */
-export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow {
+/** A live run as its readings have left it: it changes with a reading, not with the clock. */
+export interface FoldedPot {
+  readonly live: LiveRun;
+  readonly kitchen: Kitchen;
+  readonly state: RunState;
+}
+
+export function foldPot(live: LiveRun, kitchen: KitchenData): FoldedPot {
   const opened = openKitchen(kitchen, {}, live.run.burnerId);
-  const state = fold(live.events, live.document, opened);
+  return { live, kitchen: opened, state: fold(live.events, live.document, opened) };
+}
+
+/** Works out a live run at a moment, from what its readings have left: all that the clock alone moves. Pure, so that page
+ * and server agree. */
+export function potAt({ live, kitchen: opened, state }: FoldedPot, now: number): PotNow {
   const forecast = forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
   const progress = state.steps[state.current];
   const vessel = progress?.foreseen?.vessel ?? state.vessel;
@@ -91,7 +102,7 @@ export function potNow(live: LiveRun, kitchen: KitchenData, now: number): PotNow
     endMm: foreseen?.mark?.markMm ?? foreseen?.levelMm ?? null,
     grossMarkG: foreseen && vessel && foreseen.mark ? ((vessel.tareG + foreseen.massG) as Grams) : null,
     reading: waysToRead(
-      kitchen.appliances,
+      opened.data.appliances,
       g((vessel?.tareG ?? 0) + (forecast?.massNowG ?? foreseen?.massG ?? 0)),
     ),
     liquid: lookOf(endPot.liquor),

@@ -9,7 +9,7 @@ import { buttonClass } from "../ui/button";
 import { PotSection } from "../ui/pot-section";
 import { useNow } from "../ui/use-now";
 import { Hob } from "./hob";
-import { type PotNow, potNow } from "./pot-now";
+import { type PotNow, foldPot, potAt } from "./pot-now";
 
 export { loader } from "./range.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -30,10 +30,11 @@ export default function Range({ loaderData }: Route.ComponentProps) {
   }, [revalidate]);
   // What each was put on in, whatever the kitchen has become since.
   const bases = useMemo(() => runs.map(run => basisFrom(run.basis, kitchen)), [runs, kitchen]);
-  const pots = useMemo(
-    () => runs.map((run, i) => potNow(run, bases[i] ?? basisFrom(run.basis, kitchen), now)),
-    [runs, bases, kitchen, now],
+  const folded = useMemo(
+    () => runs.map((run, i) => foldPot(run, bases[i] ?? basisFrom(run.basis, kitchen))),
+    [runs, bases, kitchen],
   );
+  const pots = useMemo(() => folded.map(pot => potAt(pot, now)), [folded, now]);
   const onHob = pots.filter(pot => pot.place === "fire" && pot.vessel?.use !== "tray");
   const off = pots.filter(pot => !onHob.includes(pot));
 

@@ -1,3 +1,5 @@
+import { type PotNow, foldPot, potAt } from "./pot-now";
+import type { KitchenData } from "~/core/formula";
 import { type FormulaDocument, deltaOf, intervalsAlong, openKitchen, walk } from "~/core/formula";
 import { type RunEvent, type RunPayload, type StepBand, UNKNOWN_BAND, stepBand } from "~/core/run";
 import { DEMO_FORMULAS } from "~/demo/formulas";
@@ -79,3 +81,7 @@ export const stepsBefore = (document: FormulaDocument, index: number): RunEvent[
       logged(1 + i * 10, { kind: "step-begun", stepId: step.id }),
       logged(9 + i * 10, { kind: "step-done", stepId: step.id }),
     ]);
+
+/** A live run at a moment, folded anew. */
+export const potNow = (live: LiveRun, kitchen: KitchenData, now: number): PotNow =>
+  potAt(foldPot(live, kitchen), now);

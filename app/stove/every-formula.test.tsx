@@ -6,8 +6,8 @@ import type { RunEvent } from "~/core/run";
 import { geometryOfVessel } from "~/core/things/vessel";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { words } from "../bench/panels/testing";
-import { type PotNow, potNow } from "../range/pot-now";
-import { batchWith, logged, minute } from "../range/testing";
+import { type PotNow } from "../range/pot-now";
+import { batchWith, logged, minute, potNow } from "../range/testing";
 import { PotLive } from "./pot-live";
 import { StepSide } from "./step-side";
 

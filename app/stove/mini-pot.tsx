@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { type KitchenData, basisFrom } from "~/core/formula";
 import { betweenTimes } from "../text/format";
 import type { LiveRun } from "../range/live-run.server";
-import { potNow } from "../range/pot-now";
+import { foldPot, potAt } from "../range/pot-now";
 import { PotSection } from "../ui/pot-section";
 
 /** Another live pot as a small section, in hob order. Late is a word. */
@@ -18,7 +18,8 @@ export function MiniPot({
   now: number;
 }) {
   const kitchen = useMemo(() => basisFrom(live.basis, today), [live.basis, today]);
-  const pot = potNow(live, kitchen, now);
+  const folded = useMemo(() => foldPot(live, kitchen), [live, kitchen]);
+  const pot = potAt(folded, now);
   const left = pot.forecast
     ? `${pot.forecast.late ? "late, " : ""}${betweenTimes(pot.forecast, now, kitchen.timeZone)}`
     : "waits";

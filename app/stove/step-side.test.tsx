@@ -8,8 +8,7 @@ import type { Person } from "~/data";
 import { STOCK_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { words } from "../bench/panels/testing";
-import { potNow } from "../range/pot-now";
-import { batchOf, logged, minute, stepsBefore } from "../range/testing";
+import { batchOf, logged, minute, stepsBefore, potNow } from "../range/testing";
 import { StepSide } from "./step-side";
 import { during, idOf, indexOf, stock } from "./testing";
 

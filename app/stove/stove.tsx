@@ -3,7 +3,7 @@ import { Link, useRevalidator } from "react-router";
 import { LONGEST_NOTE, type RunPayload, openTicks, notTakenBack, stepToRead } from "~/core/run";
 import type { Route } from "./+types/stove";
 import { useKitchen } from "../kitchen/context";
-import { potNow } from "../range/pot-now";
+import { foldPot, potAt } from "../range/pot-now";
 import { clockTime } from "../text/format";
 import { QuickSums } from "../sums/quick-sums";
 import { type AnswerTaker, AnswerTakerProvider, useAnswerTaker } from "../sums/answer-taker";
@@ -52,7 +52,8 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     first,
     again,
   );
-  const pot = useMemo(() => potNow({ ...live, events }, kitchen, now), [live, events, kitchen, now]);
+  const folded = useMemo(() => foldPot({ ...live, events }, kitchen), [live, events, kitchen]);
+  const pot = useMemo(() => potAt(folded, now), [folded, now]);
   const [panel, setPanel] = useState<LogKind | null>(null);
   /** A reading that was not kept, on its way to be typed anew. */
   const [retyped, setRetyped] = useState<{ readonly id: string; readonly typed: string } | null>(null);

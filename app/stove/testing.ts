@@ -1,8 +1,8 @@
 import type { RunEvent } from "~/core/run";
 import { STOCK_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
-import { type PotNow, potNow } from "../range/pot-now";
-import { batchOf, logged, minute, stepsBefore } from "../range/testing";
+import type { PotNow } from "../range/pot-now";
+import { batchOf, logged, minute, potNow, stepsBefore } from "../range/testing";
 
 /** The demo stock, and its steps by their kind, for the tests of what the Stove is made of. */
 export const stock = batchOf(STOCK_ID).document;
