@@ -6,7 +6,8 @@ import type { Result } from "../ground/result";
 import { SUMS, besides, inOrder, readTexts, runSum, sumNamed, textsOf, worldOf } from ".";
 import { namesInAnswer, ANSWERED } from "./answered";
 import { type SumField, fieldsOf } from "./field";
-import { readTyped, textOf } from "./typed";
+import { textOf } from "./as-typed";
+import { readTyped } from "./typed";
 
 const KIT = { vessels: DEMO_KITCHEN.vessels };
 const field = (of: Partial<SumField>): SumField => ({

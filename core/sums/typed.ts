@@ -1,32 +1,21 @@
 import { parseAmount, parseTemperature, readNumber } from "../ground/quantity";
-import {
-  BURNER_KINDS,
-  BURNER_LABELS,
-  parseReductionTarget,
-  reductionTargetSchema,
-  targetInWords,
-} from "../laws/reduction";
 import { type Problem, type Result, ok, refuse } from "../ground/result";
-import type { Vessel } from "../things/vessel";
 import { type SumField, labelOf } from "./field";
+import {
+  type TypedWorld,
+  bad,
+  readAim,
+  readHeat,
+  readSize,
+  readTarget,
+  readVessel,
+  same,
+} from "./typed-values";
 
 /** What a cook types in a field of a sum, and what stands there when its value is known already. */
 
-/** Pots that can be named. */
-export interface TypedWorld {
-  readonly vessels: readonly Pick<Vessel, "id" | "name">[];
-}
-
 /** Between the cells of one row of a list: nothing a cook types. */
 export const CELL = "\t";
-
-const bad = (field: SumField, text: string, message: string): Result<never> =>
-  refuse({
-    code: "NOT_UNDERSTOOD",
-    field: field.name,
-    value: text,
-    message: `${labelOf(field)}: ${message}`,
-  });
 
 /** Reads what was typed in a field. An empty one is left out. */
 export function readTyped(field: SumField, text: string, world: TypedWorld): Result<unknown> {
@@ -77,8 +66,6 @@ function readJson(field: SumField, text: string): Result<unknown> {
     return bad(field, text, "a bracket or a comma is missing.");
   }
 }
-
-const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 
 function readChoice(field: SumField, text: string): Result<unknown> {
   const found = field.choices.find(([value, words]) => same(String(value), text) || same(words, text));
@@ -136,92 +123,6 @@ function readNumbers(field: SumField, text: string): Result<number[]> {
     numbers.push(read.value.value);
   }
   return ok(numbers);
-}
-
-/** What a sauce can be aimed at, as it is said: "salt 0.9", "body 45". */
-const AIMS = { body: "thickness", salt: "saltPct", acid: "acidPct", fat: "fatPct" } as const;
-
-function readAim(field: SumField, text: string): Result<unknown> {
-  const aim = /^(body|salt|acid|fat)\s*(?:to\s*)?([\d.,]+)\s*%?$/i.exec(text);
-  const what = aim?.[1]?.toLowerCase() as keyof typeof AIMS | undefined;
-  const number = aim && readNumber(aim[2] ?? "", field.name);
-  return what && number?.ok
-    ? ok({ [AIMS[what]]: number.value.value })
-    : bad(field, text, "say salt 0.9, body 45, acid 0.3 or fat 12.");
-}
-
-function readTarget(field: SumField, text: string): Result<unknown> {
-  const brix = /^(?:to\s*)?([\d.,]+)\s*°?\s*(?:bx|brix)$/i.exec(text);
-  if (brix) {
-    const number = readNumber(brix[1] ?? "", field.name);
-    return number.ok ? ok({ brix: number.value.value }) : number;
-  }
-  return parseReductionTarget(
-    text,
-    amount => {
-      const fraction = /^(\d+)\s*\/\s*(\d+)$/.exec(amount.trim());
-      if (fraction) return ok({ share: Number(fraction[1]) / Number(fraction[2]) });
-      const read = parseAmount(amount, { field: field.name });
-      if (!read.ok) return read;
-      return read.value.kind === "share" ? ok({ share: read.value.pct / 100 }) : ok(read.value);
-    },
-    field.name,
-  );
-}
-
-/** "× 2", "8 kg finished", "8 kg of the base", "40 × 60 g". */
-function readSize(field: SumField, text: string): Result<unknown> {
-  const times = /^(?:×|x)?\s*([\d.,/½¼¾⅓⅔]+)\s*(?:times|×|x)?$/i.exec(text);
-  if (times) {
-    const factor = readNumber(times[1] ?? "", field.name);
-    return factor.ok ? ok({ factor: factor.value.value }) : factor;
-  }
-  const covers = /^(\d+)\s*(?:covers\s*(?:of|at|à)?|×|x)\s*(.+)$/i.exec(text);
-  const of = /^(.+?)\s*(finished|(?:of the )?base)$/i.exec(text);
-  const read = parseAmount(covers?.[2] ?? of?.[1] ?? text, { field: field.name });
-  if (!read.ok || read.value.kind !== "mass" || (!covers && !of))
-    return bad(field, text, "× 2, 8 kg finished, 8 kg of the base, or 40 × 60 g.");
-  const massG = read.value.massG as number;
-  if (covers) return ok({ covers: Number(covers[1]), portionG: massG });
-  return ok(/finished/i.test(of?.[2] ?? "") ? { finishedG: massG } : { baseG: massG });
-}
-
-/** A pot of the kit by the name on its handle or its id, or "320 × 300 mm" for a straight one. */
-function readVessel(field: SumField, text: string, { vessels }: TypedWorld): Result<unknown> {
-  const own = vessels.find(v => same(v.name, text) || v.id === text);
-  if (own) return ok({ id: own.id });
-  const measures = /^(\d+(?:[.,]\d+)?)\s*(?:x|×|by|\/)\s*(\d+(?:[.,]\d+)?)\s*(mm|cm)?$/i.exec(text);
-  if (measures) {
-    const factor = same(measures[3] ?? "mm", "cm") ? 10 : 1;
-    const [d, h] = [measures[1], measures[2]].map(n => Number((n ?? "").replace(",", ".")) * factor);
-    return ok({ shape: "cylinder", diameterMm: d, heightMm: h });
-  }
-  const flared = /^(\d+)\s*[–-]\s*(\d+)\s*(?:x|×)\s*(\d+)\s*(?:mm)?$/i.exec(text);
-  if (flared) {
-    const [baseMm, rimMm, heightMm] = flared.slice(1).map(Number);
-    return ok({ shape: "frustum", baseMm, rimMm, heightMm });
-  }
-  return bad(
-    field,
-    text,
-    "choose a vessel of the kit, or type a straight one as 320 × 300 mm, a flared one as 220–300 × 80 mm.",
-  );
-}
-
-/** "open burner 60 %", "1200 W", "88 °C", "40 g/min". */
-function readHeat(field: SumField, text: string): Result<unknown> {
-  const [, name = text, percent] = /^(.*?)\s*(?:\bat\s*)?(\d+)\s*%$/i.exec(text) ?? [];
-  const burner = BURNER_KINDS.find(kind => same(kind, name) || same(BURNER_LABELS[kind], name));
-  if (burner) return ok({ burner, ...(percent && { setting: Number(percent) / 100 }) });
-  const number = readNumber(text, field.name);
-  const unit = number.ok ? number.value.rest.trim().toLowerCase() : "";
-  if (number.ok) {
-    const { value } = number.value;
-    if (/^w(atts?)?$/.test(unit)) return ok({ watts: value });
-    if (/^°?\s*c$/.test(unit)) return ok({ holdC: value });
-    if (/^g\s*\/\s*min$/.test(unit)) return ok({ boilsOffGPerMin: value });
-  }
-  return bad(field, text, "a burner with its share, 1200 W, 88 °C or 40 g/min.");
 }
 
 /** "water 87, fat 3,5": a name and its number each. */
@@ -316,109 +217,6 @@ function put(entry: Record<string, unknown>, [key = "", ...rest]: readonly strin
   else put((entry[key] ??= {}) as Record<string, unknown>, rest, value);
 }
 
-/** A value of an input as the text it is typed as. */
-export function textOf(field: SumField, value: unknown, world: TypedWorld): string {
-  if (value === undefined || value === null) return "";
-  const { typed } = field;
-  if (typed === "list" && Array.isArray(value))
-    return value.map(entry => rowText(field, entry, world)).join("\n");
-  if (typed === "group") return rowText(field, value, world);
-  if (typed === "choice") return String(value);
-  if (typeof value === "number") return String(Number(value.toFixed(6)));
-  if (typeof value === "string") return value;
-  if (typeof value === "boolean") return value ? "yes" : "no";
-  if (Array.isArray(value)) return value.join(typed === "names" ? ", " : " ");
-  const object = value as Record<string, unknown>;
-  switch (typed) {
-    case "vessel":
-      return vesselText(object, world);
-    case "heat":
-      return heatText(object);
-    case "target":
-      return targetText(object);
-    case "aim":
-      return (
-        Object.entries(AIMS)
-          .filter(([, key]) => key in object)
-          .map(([words, key]) => `${words} ${String(object[key])}`)[0] ?? JSON.stringify(value)
-      );
-    case "size":
-      return sizeText(object);
-    case "pairs":
-      return Object.entries(object)
-        .map(([name, x]) => `${name} ${String(x)}`)
-        .join(", ");
-    default:
-      return JSON.stringify(value);
-  }
-}
-
-/** An entry as its cells; one that holds more than the columns show is JSON. */
-function rowText(field: SumField, entry: unknown, world: TypedWorld): string {
-  const shown = field.columns.map(column => {
-    const value = column.path.reduce<unknown>(
-      (at, key) => (at as Record<string, unknown> | undefined)?.[key],
-      entry,
-    );
-    return [value, textOf(column, value, world)] as const;
-  });
-  const leaves = countLeaves(entry, field);
-  return leaves > shown.filter(([value]) => value !== undefined).length
-    ? JSON.stringify(entry)
-    : shown
-        .map(([, text]) => text)
-        .join(CELL)
-        .replace(/\t+$/, "");
-}
-
-/** How many values of an entry there are to show: what one column holds is one. */
-function countLeaves(entry: unknown, field: SumField, path: readonly string[] = []): number {
-  if (field.columns.some(c => c.path.join(".") === path.join("."))) return 1;
-  if (typeof entry !== "object" || entry === null) return 1;
-  return Object.entries(entry).reduce(
-    (sum, [key, value]) => sum + countLeaves(value, field, [...path, key]),
-    0,
-  );
-}
-
-function targetText(target: Record<string, unknown>): string {
-  const share = reductionTargetSchema.safeParse(target);
-  if (share.success && ("by" in share.data || "to" in share.data))
-    return targetInWords(share.data).replace(/ \(.*/, "");
-  if (typeof target.endG === "number") return `to ${target.endG} g`;
-  if (typeof target.endMl === "number") return `to ${target.endMl} ml`;
-  if (typeof target.brix === "number") return `to ${target.brix} °Bx`;
-  return JSON.stringify(target);
-}
-
-function vesselText(vessel: Record<string, unknown>, { vessels }: TypedWorld): string {
-  if (typeof vessel.id === "string") return vessels.find(v => v.id === vessel.id)?.name ?? vessel.id;
-  if (vessel.shape === "cylinder") return `${String(vessel.diameterMm)} × ${String(vessel.heightMm)} mm`;
-  if (vessel.shape === "frustum")
-    return `${String(vessel.baseMm)}–${String(vessel.rimMm)} × ${String(vessel.heightMm)} mm`;
-  return JSON.stringify(vessel);
-}
-
-function heatText(heat: Record<string, unknown>): string {
-  const burner = BURNER_KINDS.find(kind => kind === heat.burner);
-  if (burner && heat.overlap !== undefined && heat.overlap !== 1) return JSON.stringify(heat);
-  if (burner)
-    return `${BURNER_LABELS[burner]}${typeof heat.setting === "number" && heat.setting < 1 ? ` ${Math.round(heat.setting * 100)} %` : ""}`;
-  if (typeof heat.watts === "number") return `${heat.watts} W`;
-  if (typeof heat.holdC === "number") return `${heat.holdC} °C`;
-  if (typeof heat.boilsOffGPerMin === "number") return `${heat.boilsOffGPerMin} g/min`;
-  return JSON.stringify(heat);
-}
-
-function sizeText(to: Record<string, unknown>): string {
-  if (typeof to.factor === "number") return `× ${to.factor}`;
-  if (typeof to.finishedG === "number") return `${to.finishedG} g finished`;
-  if (typeof to.baseG === "number") return `${to.baseG} g of the base`;
-  return typeof to.covers === "number" && to.overagePct === undefined
-    ? `${to.covers} × ${String(to.portionG)} g`
-    : JSON.stringify(to);
-}
-
 /** All that was typed, as the input of a sum; every field that cannot be read is told. */
 export function readTexts(
   fields: readonly SumField[],
@@ -434,29 +232,3 @@ export function readTexts(
   }
   return problems.length ? refuse(...problems) : ok(input);
 }
-
-/** The input of an example as texts, each in the field it belongs to. */
-export const textsOf = (
-  fields: readonly SumField[],
-  input: Readonly<Record<string, unknown>>,
-  world: TypedWorld,
-): Record<string, string> =>
-  Object.fromEntries(
-    fields.flatMap(field =>
-      input[field.name] === undefined ? [] : [[field.name, textOf(field, input[field.name], world)] as const],
-    ),
-  );
-
-/** What stands in for what was not said: nothing that says again, in another way, what was. */
-export const besides = (
-  fields: readonly SumField[],
-  example: Readonly<Record<string, unknown>>,
-  said: Readonly<Record<string, unknown>>,
-): Record<string, unknown> => {
-  const answered = new Set(fields.flatMap(f => (f.oneOf && said[f.name] !== undefined ? [f.oneOf] : [])));
-  const taken = fields.filter(f => f.oneOf && answered.has(f.oneOf)).map(f => f.name);
-  return {
-    ...Object.fromEntries(Object.entries(example).filter(([name]) => !taken.includes(name))),
-    ...said,
-  };
-};
