@@ -76,12 +76,7 @@ describe("a new ingredient", () => {
         ),
       ).sort(),
     ).toEqual(
-      [
-        "composition.fat NEGATIVE",
-        "ediblePct NOT_FINITE",
-        "measures NOT_UNDERSTOOD",
-        "name MISSING",
-      ].sort(),
+      ["composition.fat NEGATIVE", "ediblePct NOT_FINITE", "measures NOT_UNDERSTOOD", "name MISSING"].sort(),
     ));
 });
 
