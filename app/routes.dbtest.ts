@@ -187,6 +187,10 @@ describe("the forms of the kit", () => {
     expect(stale.status).toBe(409);
     expect(JSON.stringify(stale.body)).toMatch(/210 cm from the left/);
   });
+  test("a burner moved to nowhere stays: an empty place is not the corner of the hob", async () => {
+    const nowhere = await send({ intent: "move", id: "open-4", xMm: "", yMm: "470" });
+    expect(nowhere).toMatchObject({ status: 422, body: { problems: [{ code: "MISSING", field: "xMm" }] } });
+  });
   test("what no form sends is answered in a sentence", async () => {
     expect(await send({ intent: "juggle" })).toMatchObject({ status: 422 });
   });

@@ -7,6 +7,7 @@ import type { Route } from "./+types/card";
 import { basisAt, kitchenFor } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { readMass } from "../ui/read";
+import { must, number, readForm, words } from "../form.server";
 import { formOf } from "../request.server";
 import { intervalsInPool } from "../workers/pool.server";
 
@@ -47,11 +48,11 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 /** Keeps how this cook wants amounts shown. */
 export async function action({ context, request }: Route.ActionArgs) {
   const { kitchenId, person } = requirePerson(context, request);
-  const form = await formOf(request);
-  const display = displaySchema.safeParse({
-    units: form.get("units"),
-    roundG: Number(form.get("roundG")),
+  const read = readForm(await formOf(request), {
+    units: words("Units"),
+    roundG: must(number("Rounding"), "Rounded to how many grams?"),
   });
+  const display = displaySchema.safeParse(read.ok ? read.value : null);
   if (display.success) await saveDisplay(database().db, kitchenId, person.id, display.data);
   return null;
 }

@@ -4,7 +4,7 @@ import { database, markOf, saveFact } from "~/data";
 import type { Route } from "./+types/figures";
 import { snapshotOf } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
-import { readFactForm } from "./forms.server";
+import { readFactForm } from "./kitchen-forms.server";
 import { changedMeanwhile } from "./meanwhile.server";
 import { factText } from "./fact-text";
 import type { KitReply } from "./kit-reply";

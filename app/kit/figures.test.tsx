@@ -3,7 +3,7 @@ import { createRoutesStub } from "react-router";
 import { afterEach, expect, it } from "vitest";
 import { FACTS, type FactId } from "~/core/ground/facts";
 import Figures from "./figures";
-import { readFactForm } from "./forms.server";
+import { readFactForm } from "./kitchen-forms.server";
 
 afterEach(cleanup);
 

@@ -5,15 +5,9 @@ import { valueOf } from "~/core/ground/result";
 import { geometryOf } from "~/core/things/vessel";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { form, refusals } from "../testing";
-import {
-  readAirForm,
-  readBurnerForm,
-  readFactForm,
-  readHouseForm,
-  readIceCheck,
-  readToolForm,
-  readVesselForm,
-} from "./forms.server";
+import { readAirForm, readFactForm, readHouseForm, readIceCheck } from "./kitchen-forms.server";
+import { readBurnerForm, readToolForm } from "./tool-forms.server";
+import { readVesselForm } from "./vessel-form.server";
 
 describe("where the kitchen stands", () => {
   const mountain = { altitudeM: "1180", pressureHPa: "", ambientC: "24", humidityPct: "45" };

@@ -23,7 +23,9 @@ import {
   seenOfTool,
   toolInWords,
 } from "./meanwhile.server";
-import { readAirForm, readBurnerForm, readHouseForm, readIceCheck, readToolForm } from "./forms.server";
+import { must, number, readForm, words } from "../form.server";
+import { readAirForm, readHouseForm, readIceCheck } from "./kitchen-forms.server";
+import { readBurnerForm, readToolForm } from "./tool-forms.server";
 import { fieldsOf, formOf } from "../request.server";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
@@ -52,15 +54,19 @@ export async function action({ context, request }: Route.ActionArgs) {
     data<KitReply>({ problems: [changedMeanwhile(field, theirs, mine)], values }, { status: 409 });
   switch (form.get("intent")) {
     case "move": {
-      const id = String(form.get("id"));
-      const placed = placeBurner(kitchen.burners, id, {
-        xMm: Number(form.get("xMm")),
-        yMm: Number(form.get("yMm")),
+      const read = readForm(form, {
+        id: words("The burner"),
+        xMm: must(number("Its place"), "Where does it go?"),
+        yMm: must(number("Its place"), "Where does it go?"),
+        fromXMm: number("Its place"),
+        fromYMm: number("Its place"),
       });
+      if (!read.ok) return back(read.problems);
+      const { id, xMm, yMm, fromXMm, fromYMm } = read.value;
+      const placed = placeBurner(kitchen.burners, id, { xMm, yMm });
       if (!placed.ok) return back(placed.problems);
-      const from = { xMm: Number(form.get("fromXMm")), yMm: Number(form.get("fromYMm")) };
-      const seen = form.has("fromXMm") ? markOf(from) : undefined;
-      const moved = await moveBurner(db, change, id, placed.value, seen);
+      const from = fromXMm === null ? undefined : markOf({ xMm: fromXMm, yMm: fromYMm });
+      const moved = await moveBurner(db, change, id, placed.value, from);
       if (moved && !moved.kept)
         return meanwhile("id", placeInWords(moved.theirs), placeInWords(placed.value));
       return data<KitReply>({ problems: [], values: {} });

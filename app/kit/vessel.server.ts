@@ -7,7 +7,7 @@ import { database, findStoredVessel, saveVessel } from "~/data";
 import type { Route } from "./+types/vessel";
 import { snapshotOf } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
-import { readVesselForm } from "./forms.server";
+import { readVesselForm } from "./vessel-form.server";
 import { formOf, listsOf } from "../request.server";
 
 export interface Refused {

@@ -11,99 +11,100 @@ import {
   checkIngredient,
   ingredientSchema,
 } from "~/core/things/larder";
-import { checkName, idFor } from "~/core/ground/names";
+import { idFor } from "~/core/ground/names";
 import { type Problem, type Result, ok, refuse } from "~/core/ground/result";
-import { numberInForm } from "../number-in-form.server";
+import { type Field, anyOf, calledBy, list, number, oneOf, readForm, ticked, usually } from "../form.server";
 
 /** The edit form of an ingredient, as plain text fields. */
 
 const MARKS = ["P", "M", "T", "E", "measured"] as const;
 
-/** A number that is never negative; empty counts as `empty`. */
-function numberIn(form: FormData, field: string, label: string, empty: number | null): Result<number | null> {
-  const read = numberInForm(form, field, label);
-  if (!read.ok) return read;
-  if (read.value !== null && read.value < 0)
-    return refuse({ code: "NEGATIVE", field, value: read.value, message: `${label} cannot be negative.` });
-  return ok(read.value ?? empty);
-}
+/** A number that is never negative. */
+const amount = (label: string) => number(label, { min: 0 });
 
-const listIn = (form: FormData, field: string): string[] =>
-  String(form.get(field) ?? "")
-    .split(/[,;\n]/)
-    .map(word => word.trim())
-    .filter(Boolean);
+/** Measures as cooks write them: “piece = 150 (90–230)”. @errors NOT_UNDERSTOOD */
+const measures: Field<readonly { name: string; massG: number; loG: number; hiG: number }[]> = (
+  form,
+  name,
+) => {
+  const texts = list(form, name);
+  if (!texts.ok) return texts;
+  const problems: Problem[] = [];
+  const read = texts.value.flatMap((text, i) => {
+    const found = /^(.+?)\s*[=:]\s*([\d.,]+)\s*g?(?:\s*\(\s*([\d.,]+)\s*[–-]\s*([\d.,]+)\s*\))?$/.exec(text);
+    const numbers = found?.slice(2, 5).map(n => (n === undefined ? undefined : Number(n.replace(",", "."))));
+    const [massG, lo, hi] = numbers ?? [];
+    if (found?.[1] && massG !== undefined && massG > 0)
+      return [{ name: found[1], massG, loG: lo ?? massG * 0.75, hiG: hi ?? massG * 1.25 }];
+    problems.push({
+      code: "NOT_UNDERSTOOD",
+      field: name,
+      value: text,
+      message: `Measure ${i + 1}: “${text}”. Write it as “piece = 150 (90–230)”.`,
+    });
+    return [];
+  });
+  return problems.length ? refuse(...problems) : ok(read);
+};
+
+const PARTS = [...COMPOSITION_TOTALS, "collagen", "volatileAcid"] as const;
+
+const FIELDS = {
+  name: calledBy(),
+  aliases: list,
+  ediblePct: usually(amount("Used part"), 100),
+  juicePct: amount("Juice"),
+  densityGPerMl: amount("Density"),
+  measures,
+  solidKind: oneOf(SOLID_KINDS),
+  // A form that does not ask leaves it as it was.
+  nature: oneOf(NATURES),
+  allergensKnown: ticked,
+  allergens: anyOf(ALLERGEN_IDS),
+  diet: anyOf(DIET_FLAGS),
+  boughtStock: ticked,
+};
 
 /**
  * Reads the form. What is kept of the old entry is what the form does not ask.
  * @errors every field that cannot be read, with its name; then what `checkIngredient` refuses
  */
 export function readIngredientForm(form: FormData, before: Ingredient | null): Result<Ingredient> {
-  const problems: Problem[] = [];
-  const take = (read: Result<number | null>): number | null => {
-    if (read.ok) return read.value;
-    problems.push(...read.problems);
-    return null;
-  };
-  const name = String(form.get("name") ?? "").trim();
-  problems.push(...checkName(name));
-  const composition = Object.fromEntries(
-    [...COMPOSITION_TOTALS, "collagen", "volatileAcid"].map(key => [
-      key,
-      take(numberIn(form, `composition.${key}`, key === "volatileAcid" ? "Acetic acid" : capital(key), 0)) ??
-        0,
-    ]),
+  const read = readForm(form, FIELDS);
+  const parts = readForm(
+    form,
+    Object.fromEntries(
+      PARTS.map(part => [
+        `composition.${part}`,
+        usually(amount(part === "volatileAcid" ? "Acetic acid" : capital(part)), 0),
+      ]),
+    ),
   );
-  const ediblePct = take(numberIn(form, "ediblePct", "Used part", 100)) ?? 100;
-  const juicePct = take(numberIn(form, "juicePct", "Juice", null));
-  const density = take(numberIn(form, "densityGPerMl", "Density", null));
-  const measures = listIn(form, "measures").flatMap((text, i): Ingredient["measures"][number][] => {
-    const found = /^(.+?)\s*[=:]\s*([\d.,]+)\s*g?(?:\s*\(\s*([\d.,]+)\s*[–-]\s*([\d.,]+)\s*\))?$/.exec(text);
-    const numbers = found?.slice(2, 5).map(n => (n === undefined ? undefined : Number(n.replace(",", "."))));
-    const [massG, lo, hi] = numbers ?? [];
-    if (!found?.[1] || massG === undefined || !(massG > 0)) {
-      problems.push({
-        code: "NOT_UNDERSTOOD",
-        field: "measures",
-        value: text,
-        message: `Measure ${i + 1}: “${text}”. Write it as “piece = 150 (90–230)”.`,
-      });
-      return [];
-    }
-    const measure = found[1];
-    const old = before?.measures.find(m => m.name === measure && m.massG === massG);
-    return [
-      old ?? {
-        name: measure,
-        massG,
-        loG: lo ?? massG * 0.75,
-        hiG: hi ?? massG * 1.25,
-        source: sourceIn(form, "source"),
-      },
-    ];
-  });
-  if (problems.length) return refuse(...problems);
-  const picked = (field: string, all: readonly string[]) =>
-    form
-      .getAll(field)
-      .map(String)
-      .filter(x => all.includes(x));
-  const solidKind = String(form.get("solidKind") ?? "");
-  // A form that does not ask leaves it as it was.
-  const asked = form.get("nature");
-  const nature = NATURES.find(n => n === asked);
+  if (!read.ok || !parts.ok)
+    return refuse(...(read.ok ? [] : read.problems), ...(parts.ok ? [] : parts.problems));
+  const {
+    name,
+    aliases,
+    ediblePct,
+    juicePct,
+    densityGPerMl: density,
+    solidKind,
+    nature,
+    ...asked
+  } = read.value;
+  const composition = Object.fromEntries(PARTS.map(part => [part, parts.value[`composition.${part}`] ?? 0]));
   const raw = {
     ...before,
     id: before?.id ?? idFor(name),
     name,
-    aliases: listIn(form, "aliases"),
+    aliases,
     composition,
     compositionSource:
-      before && sameComposition(before.composition, composition) && onlyOther(form, before)
+      before && sameComposition(before.composition, composition) && onlyOther(read.value, before)
         ? before.compositionSource
-        : sourceIn(form, "source"),
+        : sourceIn(form),
     phase: String(form.get("phase") ?? "liquor"),
-    solidKind: (SOLID_KINDS as readonly string[]).includes(solidKind) ? solidKind : undefined,
+    solidKind: solidKind ?? undefined,
     densityGPerMl: density ?? undefined,
     densitySource:
       density === null
@@ -120,11 +121,17 @@ export function readIngredientForm(form: FormData, before: Ingredient | null): R
         : juicePct === before?.juicePct
           ? before.juiceSource
           : sourceOfOther(form, before),
-    allergens: form.get("allergensKnown") === "yes" ? picked("allergens", ALLERGEN_IDS) : null,
-    diet: picked("diet", DIET_FLAGS),
-    measures,
-    boughtStock: form.get("boughtStock") === "yes" ? true : undefined,
-    carries: nature === undefined ? before?.carries : carriesFor(nature, before?.carries),
+    allergens: asked.allergensKnown ? asked.allergens : null,
+    diet: asked.diet,
+    measures: asked.measures.map(
+      read =>
+        before?.measures.find(m => m.name === read.name && m.massG === read.massG) ?? {
+          ...read,
+          source: sourceIn(form),
+        },
+    ),
+    boughtStock: asked.boughtStock ? true : undefined,
+    carries: nature === null ? before?.carries : carriesFor(nature, before?.carries),
   };
   const parsed = ingredientSchema.safeParse(raw);
   if (!parsed.success)
@@ -142,22 +149,18 @@ const sameComposition = (was: Composition, is: Readonly<Record<string, number>>)
   Object.entries(was).every(([key, value]) => Math.abs(value - (is[key] ?? 0)) < 5e-4);
 
 /** Whether the source named belongs to another figure that was changed, and not to the composition. */
-const onlyOther = (form: FormData, before: Ingredient): boolean =>
-  [
-    ["densityGPerMl", before.densityGPerMl],
-    ["ediblePct", before.ediblePct],
-    ["juicePct", before.juicePct],
-  ].some(([field, was]) => {
-    const text = String(form.get(String(field)) ?? "")
-      .trim()
-      .replace(",", ".");
-    return (text === "" ? undefined : Number(text)) !== was;
-  });
+const onlyOther = (
+  is: { densityGPerMl: number | null; ediblePct: number; juicePct: number | null },
+  before: Ingredient,
+): boolean =>
+  (["densityGPerMl", "ediblePct", "juicePct"] as const).some(
+    field => (is[field] ?? undefined) !== before[field],
+  );
 
 /** Where the figures of this edit come from; measured here unless something else is said. */
-function sourceIn(form: FormData, field: string): Source {
-  const mark = String(form.get(`${field}.mark`) ?? "measured");
-  const text = String(form.get(`${field}.text`) ?? "").trim();
+function sourceIn(form: FormData): Source {
+  const mark = String(form.get("source.mark") ?? "measured");
+  const text = String(form.get("source.text") ?? "").trim();
   const known = MARKS.find(m => m === mark) ?? "measured";
   return { mark: known, text: text || (known === "measured" ? "measured here" : "no source given") };
 }
@@ -166,7 +169,7 @@ const MEASURED_HERE: Source = { mark: "measured", text: "measured here" };
 
 /** Where a changed figure beside the composition comes from: a source nobody touched is still that of the composition. */
 function sourceOfOther(form: FormData, before: Ingredient | null): Source {
-  const source = sourceIn(form, "source");
+  const source = sourceIn(form);
   const was = before?.compositionSource;
   return was && was.mark === source.mark && was.text === source.text ? MEASURED_HERE : source;
 }

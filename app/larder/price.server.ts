@@ -1,21 +1,28 @@
-import { LONGEST_WORDS, checkLength } from "~/core/ground/names";
 import { checkPrice } from "~/core/things/larder";
-import { type Result, ok, refuse } from "~/core/ground/result";
+import { type Result, ok } from "~/core/ground/result";
 import type { PricePoint } from "~/data";
-import { numberInForm } from "../number-in-form.server";
+import { must, number, readForm, words } from "../form.server";
 
 /** A price from a day on. @errors each field that cannot be read */
 export function readPriceForm(form: FormData): Result<PricePoint> {
-  const text = (field: string) => String(form.get(field) ?? "").trim();
-  const number = numberInForm(form, "perKg", "The price");
-  const perKg = (number.ok ? number.value : null) ?? NaN;
-  const since = text("since");
-  const currency = text("currency").toUpperCase();
-  const source = text("sourceText");
-  const problems = [
-    ...checkPrice({ perKg, currency, on: since }),
-    ...checkLength(source, "sourceText", "The source", LONGEST_WORDS),
-  ];
-  if (problems.length) return refuse(...problems);
-  return ok({ perKg, since, currency, source: { mark: "measured", text: source || "as invoiced" } });
+  const read = readForm(
+    form,
+    {
+      perKg: must(number("The price"), "What does a kilogram cost?"),
+      since: words("The day"),
+      currency: words("The currency"),
+      sourceText: words("The source"),
+    },
+    ({ perKg, since = "", currency = "" }) =>
+      // What could not be read is said already.
+      checkPrice({ perKg: perKg ?? 0, currency: currency.toUpperCase(), on: since }),
+  );
+  if (!read.ok) return read;
+  const { perKg, since, currency, sourceText } = read.value;
+  return ok({
+    perKg,
+    since,
+    currency: currency.toUpperCase(),
+    source: { mark: "measured", text: sourceText || "as invoiced" },
+  });
 }

@@ -44,7 +44,7 @@ export interface Swing {
  * Each parameter is moved alone to its low and its high limit; the outward moves of every output add up in
  * quadrature. Parameters count as independent; what is one physical thing must be one parameter.
  *
- * @param evaluate outputs for a set of parameter values; `NaN` marks an output that was never reached
+ * @param evaluate outputs with one parameter moved, or with none; `NaN` marks an output that was never reached
  * @param swings   the parameters with their limits
  * @param positive outputs that are strictly positive: their interval is formed on the logarithm
  * @returns for each output its nominal value and limits; `hi` is `null` where a swing was never reached
@@ -53,12 +53,11 @@ export interface Swing {
  * Source: own rule (linear error propagation with asymmetric limits), docs/models.md "Intervals".
  */
 export function swingIntervals(
-  evaluate: (values: ReadonlyMap<string, number>) => readonly number[],
+  evaluate: (moved: { readonly key: string; readonly value: number } | null) => readonly number[],
   swings: readonly Swing[],
   positive = true,
 ): { value: number; lo: number; hi: number | null }[] {
-  const nominal = new Map(swings.map(s => [s.key, s.value]));
-  const base = evaluate(nominal);
+  const base = evaluate(null);
   const up = base.map(() => 0);
   const down = base.map(() => 0);
   const unbounded = base.map(() => false);
@@ -68,7 +67,7 @@ export function swingIntervals(
   for (const swing of swings) {
     const ends = [swing.lo, swing.hi]
       .filter(limit => limit !== swing.value)
-      .map(limit => evaluate(new Map(nominal).set(swing.key, limit)));
+      .map(value => evaluate({ key: swing.key, value }));
     base.forEach((b, i) => {
       let high = 0;
       let low = 0;

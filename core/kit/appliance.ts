@@ -1,7 +1,13 @@
 import { z } from "zod";
 import { COOLING_METHODS } from "../laws/cooling";
 
-const common = { id: z.string().regex(/^[a-z0-9-]+$/), name: z.string().trim().min(1).max(80) };
+/** Names of tools and vessels stand beside their drawings. */
+export const LONGEST_TOOL_NAME = 80;
+
+const common = {
+  id: z.string().regex(/^[a-z0-9-]+$/),
+  name: z.string().trim().min(1).max(LONGEST_TOOL_NAME),
+};
 
 /** What stands, hangs and lies about besides pots and burners. */
 export const applianceSchema = z.discriminatedUnion("kind", [

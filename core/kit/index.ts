@@ -1,5 +1,6 @@
 export {
   APPLIANCE_FIELDS,
+  LONGEST_TOOL_NAME,
   APPLIANCE_KINDS,
   type Appliance,
   type ApplianceKind,

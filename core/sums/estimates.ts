@@ -46,9 +46,11 @@ export function estimated<K extends string>(
     })),
     ...owns,
   ];
-  const evaluate = (values: ReadonlyMap<string, number>): number[] => {
-    const moved = { ...facts, ...Object.fromEntries([...read].map(id => [id, values.get(id) ?? facts[id]])) };
-    const done = work(moved, key => values.get(key) ?? nominalOwn(key));
+  const evaluate: Parameters<typeof swingIntervals>[0] = moved => {
+    const isFact = [...read].find(id => id === moved?.key);
+    const done = work(isFact && moved ? { ...facts, [isFact]: moved.value } : facts, key =>
+      key === moved?.key ? moved.value : nominalOwn(key),
+    );
     return keys.map(key => (done.ok ? done.value[key] : NaN));
   };
   const found = swingIntervals(evaluate, swings, positive);

@@ -6,8 +6,11 @@ import { TEXTURE_FACTS } from "../../ground/facts/texture";
 import { THICKENER_FACTS, THICKENING_FACTS } from "../../ground/facts/thickening";
 import type { FormulaDocument } from "../document/document";
 import { FIGURES, FIGURE_IDS, type FigureId } from "../walk/figures";
-import { type Kitchen, type KitchenData, openKitchen } from "../walk/kitchen";
+import { FactWatch } from "../walk/fact-watch";
+import { type Kitchen, type KitchenData, openKitchen, withMoved } from "../walk/kitchen";
 import { walk } from "../walk/walk";
+import { WalkCache } from "../walk/walk-cache";
+import type { Walk } from "../walk/walked";
 
 /** What is forecast after a step, each with its 90 % interval. */
 export interface StepIntervals {
@@ -23,23 +26,37 @@ export interface StepIntervals {
   readonly computedG: Readonly<Record<string, Estimate>>;
 }
 
+/** A walk that has been watched: what came of it, and what each part of it read. */
+interface WatchedWalk {
+  readonly walked: Walk;
+  readonly cache: WalkCache;
+  readonly kitchen: Kitchen;
+}
+
+function watchedWalk(document: FormulaDocument, opened: Kitchen): WatchedWalk {
+  const watch = new FactWatch(opened.facts);
+  const cache = new WalkCache(watch);
+  const kitchen = { ...opened, facts: watch.facts };
+  return { walked: walk(document, kitchen, { cache }), cache, kitchen };
+}
+
 /**
- * The uncertain facts each step reads, found by watching a walk: only these can move its outcome.
+ * The uncertain facts each step reads: only these can move its outcome.
  * Facts that a sub-formula reads count for the first step.
  */
-export function factsRead(document: FormulaDocument, kitchen: Kitchen): FactId[][] {
-  const perStep = document.steps.map(() => new Set<FactId>());
-  let step = 0;
-  const facts = new Proxy(kitchen.facts, {
-    get(values, id: FactId) {
-      if (FACTS[id].lo !== FACTS[id].hi && !OWN_SPREAD.has(id)) perStep[step]?.add(id);
-      return values[id];
-    },
-  });
-  // The pots are stretched before any step reads a fact; a level in a round pot depends on it all the same.
-  perStep.forEach(reads => reads.add("diameterTrue"));
-  walk(document, { ...kitchen, facts }, { onStep: index => (step = index) });
-  return perStep.map(reads => [...reads]);
+export const factsRead = (document: FormulaDocument, kitchen: Kitchen): FactId[][] =>
+  readsPerStep(document, watchedWalk(document, kitchen));
+
+function readsPerStep(document: FormulaDocument, { cache }: WatchedWalk): FactId[][] {
+  const uncertain = (id: FactId) => FACTS[id].lo !== FACTS[id].hi && !OWN_SPREAD.has(id);
+  return document.steps.map((step, i) => [
+    ...new Set<FactId>([
+      // The pots are stretched before any step reads a fact; a level in a round pot depends on it all the same.
+      "diameterTrue",
+      ...(i === 0 ? [...cache.productReads()].filter(uncertain) : []),
+      ...[...cache.readsOf(step.id)].filter(uncertain),
+    ]),
+  ]);
 }
 
 /**
@@ -47,15 +64,17 @@ export function factsRead(document: FormulaDocument, kitchen: Kitchen): FactId[]
  * common to several steps (the same burner, the same weather) stays common.
  *
  * @returns one entry per walked step; nothing if the line cannot be walked
- * Cost: two walks per fact the steps use. Meant for a worker.
+ * Cost: for each fact the steps use, two walks from the first step that reads it on. Meant for a worker.
  */
 export function intervalsAlong(
   document: FormulaDocument,
   data: KitchenData,
   burnerId?: string,
 ): StepIntervals[] {
-  const kitchen = openKitchen(data, {}, burnerId);
-  const perStep = factsRead(document, kitchen);
+  const opened = openKitchen(data, {}, burnerId);
+  const watched = watchedWalk(document, opened);
+  const { walked: nominal, cache } = watched;
+  const perStep = readsPerStep(document, watched);
   const ids = [...new Set(perStep.flat())];
   const swings = ids.map(id => {
     const fact = FACTS[id];
@@ -63,13 +82,10 @@ export function intervalsAlong(
     // A kitchen's own value keeps the fact's width around it.
     return { key: id, value, lo: value + (fact.lo - fact.value), hi: value + (fact.hi - fact.value) };
   });
-  const nominal = walk(document, kitchen);
   // One flat list of numbers per walk; how many a step has follows from the nominal walk.
   const widths = nominal.states.map(state => FIXED + state.computed.length);
-  const outputs = (moved: ReadonlyMap<string, number>): number[] => {
-    const facts = Object.fromEntries(moved) as Partial<Record<FactId, number>>;
-    const walked = walk(document, openKitchen(data, facts, burnerId));
-    return nominal.states.flatMap((known, i) => {
+  const outputs = (walked: Walk): number[] =>
+    nominal.states.flatMap((known, i) => {
       const state = walked.states[i];
       if (!state) return new Array<number>(FIXED + known.computed.length).fill(NaN);
       return [
@@ -83,8 +99,15 @@ export function intervalsAlong(
         ...known.computed.map(c => state.computed.find(other => other.what === c.what)?.massG ?? 0),
       ];
     });
-  };
-  const flat = swingIntervals(outputs, swings);
+  const moved = (id: FactId, value: number): Walk =>
+    walk(document, withMoved(watched.kitchen, opened.facts, id, value, burnerId), {
+      cache: cache.moved(id),
+      found: FOUND_FOR_WIDTH,
+    });
+  const flat = swingIntervals(
+    swung => outputs(swung ? moved(swung.key as FactId, swung.value) : nominal),
+    swings,
+  );
   let start = 0;
   return nominal.states.map((state, i) => {
     const basis = weakest(
@@ -135,6 +158,9 @@ const widened = (of: Estimate, sd: number): Estimate => ({
   hi: of.hi === null ? null : Math.min(100, of.value + Math.hypot(of.hi - of.value, SD_TO_90 * sd)),
   basis: "estimate",
 });
+
+/** How well a yield need be known for the width of an interval. */
+const FOUND_FOR_WIDTH = 1e-4;
 
 /** Outputs every step has, before its computed amounts. */
 const OWN = 6;

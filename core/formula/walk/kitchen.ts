@@ -125,3 +125,15 @@ export function openKitchen(
     learnedBody: learnBody(data.bodyReadings ?? []),
   };
 }
+
+/** The same kitchen with one fact moved. Only pots that are stretched are others. */
+export const withMoved = (
+  kitchen: Kitchen,
+  facts: FactValues,
+  id: FactId,
+  value: number,
+  burnerId?: string,
+): Kitchen =>
+  id === "diameterTrue"
+    ? openKitchen(kitchen.data, { [id]: value }, burnerId)
+    : { ...kitchen, facts: { ...facts, [id]: value } };

@@ -69,20 +69,19 @@ function productIngredient(
       value: formulaId,
       message: `This goes round in a circle: ${[...path, document].map(d => d.name).join(" → ")}. A sauce cannot be made from itself.`,
     });
-  const known = cache.product(formulaId, document, kitchen);
-  if (known) return ok(known);
-  const made = walkOn(document, kitchen, [...path, document]);
-  const last = made.states.at(-1);
-  if (made.problems.length || !last || !made.finishedG)
-    return refuse({
-      code: "EMPTY",
-      field,
-      value: formulaId,
-      message: `${document.name} cannot be made yet: ${made.problems[0]?.message ?? "it yields no liquor."}`,
-    });
-  const ingredient = asIngredient(document, formulaId, made);
-  cache.keepProduct(formulaId, document, kitchen, ingredient, drawnOn(document, kitchen));
-  return ok(ingredient);
+  return cache.product(formulaId, document, kitchen, () => {
+    const made = walkOn(document, kitchen, [...path, document]);
+    const last = made.states.at(-1);
+    if (made.problems.length || !last || !made.finishedG)
+      return refuse({
+        code: "EMPTY",
+        field,
+        value: formulaId,
+        message: `${document.name} cannot be made yet: ${made.problems[0]?.message ?? "it yields no liquor."}`,
+      });
+    const ingredient = asIngredient(document, formulaId, made);
+    return ok({ ingredient, drewOn: drawnOn(document, kitchen) });
+  });
 }
 
 /** Every formula a formula draws on, directly or through others. */

@@ -27,6 +27,8 @@ export interface WalkOptions {
   readonly path?: readonly FormulaDocument[];
   /** What earlier walks of nearly the same line worked out. */
   readonly cache?: WalkCache;
+  /** Relative change of the yield at which amounts that look ahead count as found; `FOUND` unless less will do. */
+  readonly found?: number;
 }
 
 /** Most passes of the fixed point for amounts per finished litre, and when it counts as found. */
@@ -55,25 +57,26 @@ export const walk = (document: FormulaDocument, kitchen: Kitchen, options: WalkO
 
 /** Begins a walk that need not go to the end at once. Where an amount looks ahead to the yield, its first step needs the whole line. */
 export function beginWalk(document: FormulaDocument, kitchen: Kitchen, options: WalkOptions = {}): Walking {
-  const cache = options.cache ?? new WalkCache();
+  const { cache = new WalkCache(), found = FOUND } = options;
   const sources = resolveSources(
     document,
     kitchen,
     options.path ?? [document],
-    (other, where, path) => walk(other, where, { path, cache }),
+    (other, where, path) => walk(other, where, { path, cache, found }),
     cache,
   );
   if (!sources.ok) return alreadyWalked(stopped(document, [], sources.problems, []));
   const known = cache.sources(sources.value);
   const guess = aheadOf(document.base.massG, document.base.massG, document);
-  const outermost = options.path === undefined;
+  const who = options.path === undefined ? "outermost" : document;
   const passWith = (ahead: Ahead) => pass(document, kitchen, known, ahead, { ...options, cache });
   const lookAhead = linesAhead(document);
   if (!lookAhead.length) return underWay(passWith(guess));
-  const from = (outermost && cache.ahead) || guess;
-  const found = findYield(document, known, lookAhead, from, ahead => toTheEnd(passWith(ahead)));
-  if (outermost) cache.ahead = found.ahead;
-  return alreadyWalked(found.walked);
+  const { walked, ahead } = findYield(document, known, lookAhead, cache.ahead(who) ?? guess, found, a =>
+    toTheEnd(passWith(a)),
+  );
+  if (ahead) cache.keepAhead(who, ahead);
+  return alreadyWalked(walked);
 }
 
 /** Walks again and again, each time with the yield the walk before came to, until it no longer moves. */
@@ -82,6 +85,7 @@ function findYield(
   sources: ReadonlyMap<string, Ingredient>,
   lookAhead: readonly [number, Line][],
   guess: Ahead,
+  found: number,
   walkWith: (ahead: Ahead) => Walk,
 ): { readonly walked: Walk; readonly ahead: Ahead | null } {
   let ahead = guess;
@@ -89,7 +93,7 @@ function findYield(
     const result = walkWith(ahead);
     const next = aheadOf(result.finishedMl, result.finishedG, document);
     const settled = (["litres", "kg", "portions"] as const).every(
-      what => Math.abs(next[what] - ahead[what]) <= FOUND * Math.max(1, next[what]),
+      what => Math.abs(next[what] - ahead[what]) <= found * Math.max(1, next[what]),
     );
     if (result.problems.length || settled) return { walked: result, ahead: settled ? ahead : null };
     ahead = next;
