@@ -10,10 +10,12 @@ import { factText } from "./fact-text";
 import type { KitReply } from "./kit-reply";
 import { fieldsOf, formOf } from "../request.server";
 
+/** The figures of the kitchen; one of them, `?figure=…`, is open to be changed. */
 export async function loader({ context, request }: Route.LoaderArgs) {
   const { facts } = await snapshotOf(requirePerson(context, request));
-  const seen = Object.fromEntries(FACT_IDS.map(id => [id, markOf(facts[id])]));
-  return { facts, seen };
+  const asked = new URL(request.url).searchParams.get("figure");
+  const id = FACT_IDS.find(known => known === asked);
+  return { facts, open: id ? { id, seen: markOf(facts[id]) } : null };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {

@@ -14,7 +14,10 @@ async function screenOver(own: Partial<Record<FactId, number>>) {
     {
       path: "/",
       HydrateFallback: () => null,
-      loader: () => ({ facts: Object.fromEntries(facts), seen: {} }),
+      loader: ({ request }) => {
+        const id = new URL(request.url).searchParams.get("figure");
+        return { facts: Object.fromEntries(facts), open: id ? { id, seen: "" } : null };
+      },
       action: async ({ request }) => {
         const form = await request.formData();
         const values = Object.fromEntries([...form.entries()].map(([k, v]) => [k, v as string]));
@@ -40,15 +43,19 @@ const row = (id: FactId) => {
   if (!found) throw new Error(`${FACTS[id].label} stands in no list.`);
   return found;
 };
-const type = (id: FactId, text: string) => {
-  fireEvent.change(within(row(id)).getByRole("textbox", { hidden: true }), { target: { value: text } });
-  fireEvent.click(within(row(id)).getByRole("button", { name: "Keep", hidden: true }));
+const type = async (id: FactId, text: string) => {
+  const link = within(row(id)).getByRole("link");
+  if (link.ariaExpanded !== "true") fireEvent.click(link);
+  fireEvent.change(await within(row(id)).findByRole("textbox"), { target: { value: text } });
+  fireEvent.click(within(row(id)).getByRole("button", { name: "Keep" }));
 };
 
 it("finds a figure by words of its name and tells its usual value, its range and where it comes from", async () => {
   await screenOver({});
   const fact = FACTS[ID];
   fireEvent.change(screen.getByRole("searchbox"), { target: { value: fact.label.toUpperCase() } });
+  fireEvent.click(within(row(ID)).getByRole("link"));
+  await within(row(ID)).findByRole("textbox");
   expect(row(ID).textContent).toContain(`Usually ${String(Number(fact.value.toPrecision(4)))}`);
   expect(screen.getAllByRole("listitem").length).toBeLessThan(Object.keys(FACTS).length);
   fireEvent.change(screen.getByRole("searchbox"), { target: { value: "unicorn" } });
@@ -57,11 +64,11 @@ it("finds a figure by words of its name and tells its usual value, its range and
 
 it("keeps a figure of the kitchen's own, and refuses one out of reason without losing it", async () => {
   const facts = await screenOver({});
-  type(ID, "a lot");
+  await type(ID, "a lot");
   await waitFor(() => expect(within(row(ID)).getByRole("alert")).toBeDefined());
   expect(within(row(ID)).getByRole<HTMLInputElement>("textbox").value).toBe("a lot");
   expect(facts.get(ID)).toBeUndefined();
-  type(ID, String(FACTS[ID].hi));
+  await type(ID, String(FACTS[ID].hi));
   await waitFor(() => expect(within(row(ID)).getByRole("status").textContent).toContain("Kept."));
   expect(facts.get(ID)).toBeCloseTo(FACTS[ID].hi);
 });
@@ -70,7 +77,7 @@ it("still says what became of a figure that is the usual one again while only th
   const facts = await screenOver({ [ID]: FACTS[ID].hi });
   fireEvent.click(screen.getByRole("checkbox"));
   expect(screen.getAllByRole("listitem")).toHaveLength(1);
-  type(ID, "");
+  await type(ID, "");
   await waitFor(() => expect(facts.get(ID)).toBeUndefined());
   await screen.findByText("So far all are the usual ones.", { exact: false });
   expect(within(row(ID)).getByRole("status").textContent).toContain("Back to the usual.");

@@ -13,10 +13,8 @@ export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Figures · Hondaro" }];
 
-/** A figure to four digits, without noughts that say nothing. */
-
 /** Every figure the sums rest on that is no law of nature: what it is, where it comes from, and the kitchen's own. */
-export default function Figures({ loaderData: { facts, seen } }: Route.ComponentProps) {
+export default function Figures({ loaderData: { facts, open } }: Route.ComponentProps) {
   const reply = useActionData() as KitReply | undefined;
   const [asked, setAsked] = useState("");
   const [onlyOwn, setOnlyOwn] = useState(false);
@@ -73,7 +71,7 @@ export default function Figures({ loaderData: { facts, seen } }: Route.Component
                 key={id}
                 id={id}
                 own={facts[id]}
-                seen={seen[id]}
+                seen={open?.id === id ? open.seen : null}
                 reply={reply?.values.id === id ? reply : undefined}
               />
             ))}
@@ -92,8 +90,8 @@ function Figure({
 }: {
   id: FactId;
   own: number | undefined;
-  /** Mark of the own value as it is shown. */
-  seen: string | undefined;
+  /** Mark of the own value as it is shown, where the figure is open to be changed. */
+  seen: string | null;
   reply: KitReply | undefined;
 }) {
   const fact: Fact = FACTS[id];
@@ -101,13 +99,19 @@ function Figure({
   const refused = reply?.problems.length ? reply : undefined;
   return (
     <li className="border-b border-rule">
-      <details open={reply ? true : undefined}>
-        <summary className="flex cursor-pointer items-baseline justify-between gap-4 py-2">
-          <span>{fact.label}</span>
-          <span className={`whitespace-nowrap ${own === undefined ? "" : "font-bold text-copper"}`}>
-            {factText(own ?? fact.value)} <span className="text-sm font-normal text-faded">{fact.unit}</span>
-          </span>
-        </summary>
+      <Link
+        to={seen === null ? `?figure=${id}` : "?"}
+        preventScrollReset
+        replace
+        aria-expanded={seen !== null}
+        className="flex min-h-10 items-baseline justify-between gap-4 py-2 hover:text-copper"
+      >
+        <span>{fact.label}</span>
+        <span className={`whitespace-nowrap ${own === undefined ? "" : "font-bold text-copper"}`}>
+          {factText(own ?? fact.value)} <span className="text-sm font-normal text-faded">{fact.unit}</span>
+        </span>
+      </Link>
+      {seen !== null && (
         <div className="pb-3">
           <p className="text-sm text-faded">
             Usually {usual}
@@ -134,7 +138,7 @@ function Figure({
             </p>
           )}
         </div>
-      </details>
+      )}
     </li>
   );
 }

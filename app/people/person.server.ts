@@ -16,11 +16,12 @@ type Context = Readonly<Pick<RouterContextProvider, "get">>;
 
 export type SectionWithPerson = Section & { readonly person: Person };
 
-/** The section with the person at work; sends anybody unnamed to say who they are first. */
+const hasPerson = (section: Section): section is SectionWithPerson => section.person !== null;
+
+/** The section with the person at work, the same to every loader of a request; sends anybody unnamed to say who they are first. */
 export function requirePerson(context: Context, request: Request): SectionWithPerson {
   const section = context.get(sectionContext);
-  const { person } = section;
-  if (person) return { ...section, person };
+  if (hasPerson(section)) return section;
   const url = new URL(request.url);
   throw redirect(`/who?to=${encodeURIComponent(url.pathname + url.search)}`);
 }

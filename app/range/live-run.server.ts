@@ -72,9 +72,17 @@ export async function loadRuns(section: Section, stored: readonly StoredRun[]): 
   return loaded.flat();
 }
 
+/** The frame and the page in it ask in one request: it is loaded for both at once. */
+const onFireOf = new WeakMap<Section, Promise<LoadedRun[]>>();
+
 /** Everything on the fire now. */
-export const loadLiveRuns = async (section: Section): Promise<LoadedRun[]> =>
-  loadRuns(section, await liveRuns(database().db, section.kitchenId));
+export function loadLiveRuns(section: Section): Promise<LoadedRun[]> {
+  const known = onFireOf.get(section);
+  if (known) return known;
+  const loading = liveRuns(database().db, section.kitchenId).then(stored => loadRuns(section, stored));
+  onFireOf.set(section, loading);
+  return loading;
+}
 
 /** Folds a live run on the server. */
 export const foldLive = ({ live, kitchen }: LoadedRun) =>
