@@ -15,6 +15,12 @@ export async function openDemo(): Promise<Connection> {
   return connection;
 }
 
+/** Lets this process serve a kitchen as an earlier version left it. */
+export async function openEarlier(sql: string): Promise<Connection> {
+  process.env.DATABASE_URL = await freshDatabase(sql);
+  return database();
+}
+
 type Args = Pick<ActionFunctionArgs, "request" | "params" | "context">;
 
 /** What a route is asked with. @param as who is signed in; nobody where it is `null` */
