@@ -1,4 +1,4 @@
-import { configure } from "@testing-library/react";
+import { cleanup, configure } from "@testing-library/react";
 import { type MockInstance, afterEach, beforeEach, expect, vi } from "vitest";
 
 // Not how fast it must be: how long a busy machine may take before what is waited for counts as missing.
@@ -12,6 +12,8 @@ let complaints: MockInstance<typeof console.error>;
 beforeEach(() => {
   complaints = vi.spyOn(console, "error");
 });
+// The files share one page: what one has drawn is no other's to find.
+afterEach(cleanup);
 afterEach(() => {
   const said = complaints.mock.calls.map(words => words.map(String).join(" "));
   complaints.mockRestore();

@@ -1,12 +1,10 @@
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
-import { afterEach, describe, expect, test, vi } from "vitest";
+import { fireEvent, render, screen, within } from "@testing-library/react";
+import { describe, expect, test, vi } from "vitest";
 import { type FormulaDocument, linesOf, openKitchen, updateLine, updateStep } from "~/core/formula";
 import { STOCK_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { ConflictNotice } from "./conflict-notice";
 import { demo, words } from "./panels/testing";
-
-afterEach(cleanup);
 
 const stock = demo(STOCK_ID);
 const simmer = stock.steps.find(s => s.kind === "simmer")?.id ?? "";

@@ -1,12 +1,10 @@
 import { cleanup, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "~/core/families/testing";
 import { type FormulaDocument, openKitchen, walk } from "~/core/formula";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { demo, words } from "./panels/testing";
 import { PotPanel, fatLayerMm, ghostLevels } from "./pot-panel";
-
-afterEach(cleanup);
 
 const kitchen = openKitchen(DEMO_KITCHEN);
 const panel = (document: FormulaDocument, selected: string | null = null) => {

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen, within } from "@testing-library/react";
-import { afterEach, describe, expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { type FormulaDocument, type Step, type StepKindName, blankFormula, insertStep } from "~/core/formula";
 import type { WeighedLine } from "~/core/run";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
@@ -9,8 +9,6 @@ import { LiveRowProvider, stillRow } from "./live-row";
 import { onBench, words } from "./panels/testing";
 import { StepEditor } from "./step-editor";
 import { WeighedContext } from "./weighed";
-
-afterEach(cleanup);
 
 type Line = Step["lines"][number];
 const line = (id: string, larder: string, amount: Line["amount"], over: Partial<Line> = {}): Line => ({

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, test, vi } from "vitest";
+import { describe, expect, test, vi } from "vitest";
 import {
   type Step,
   type StepKindName,
@@ -14,8 +14,6 @@ import {
 } from "~/core/formula";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { StepFieldInput, valueOf } from "./step-fields";
-
-afterEach(cleanup);
 
 const { vessels } = openKitchen(DEMO_KITCHEN);
 const KINDS = Object.keys(STEP_KINDS) as StepKindName[];

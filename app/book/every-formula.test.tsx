@@ -1,7 +1,7 @@
-import { cleanup, render, screen, within } from "@testing-library/react";
+import { render, screen, within } from "@testing-library/react";
 import type { ComponentProps } from "react";
 import { createRoutesStub } from "react-router";
-import { afterEach, describe, expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "~/core/families/testing";
 import { type FormulaDocument, deltaOf, kindOf, openKitchen, walk } from "~/core/formula";
 import { type Display, USUAL_DISPLAY } from "~/core/things/house";
@@ -10,8 +10,6 @@ import { words } from "../bench/panels/testing";
 import { KitchenContext } from "../kitchen/context";
 import Card from "./card";
 import { multiply } from "~/core/formula/scaling/multiply";
-
-afterEach(cleanup);
 
 const AT_HAND = { snapshot: { ...DEMO_KITCHEN, demo: true, revision: 1 }, madeHere: {} };
 

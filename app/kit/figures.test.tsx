@@ -1,11 +1,9 @@
-import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { createRoutesStub } from "react-router";
-import { afterEach, expect, it } from "vitest";
+import { expect, it } from "vitest";
 import { FACTS, type FactId } from "~/core/ground/facts";
 import Figures from "./figures";
 import { readFactForm } from "./kitchen-forms.server";
-
-afterEach(cleanup);
 
 /** The screen of figures over a kitchen that keeps its own in memory. */
 async function screenOver(own: Partial<Record<FactId, number>>) {

@@ -1,10 +1,8 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import type { Burner } from "~/core/laws/reduction";
 import { HobPlan } from "./hob-plan";
 import type { BurnerMoves } from "./use-burner-moves";
-
-afterEach(cleanup);
 
 const burner = (id: string, xMm: number): Burner => ({
   id,

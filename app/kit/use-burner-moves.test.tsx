@@ -1,10 +1,8 @@
-import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
+import { act, render, screen, waitFor } from "@testing-library/react";
 import { createRoutesStub, useLoaderData } from "react-router";
-import { afterEach, expect, it } from "vitest";
+import { expect, it } from "vitest";
 import type { Burner } from "~/core/laws/reduction";
 import { type BurnerMoves, useBurnerMoves } from "./use-burner-moves";
-
-afterEach(cleanup);
 
 const burner = (id: string, xMm: number): Burner => ({
   id,

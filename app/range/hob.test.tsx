@@ -1,13 +1,11 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
-import { afterEach, describe, expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { GLACE_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { Hob } from "./hob";
 import { potNow } from "./testing";
 import { START, batchOf, logged, minute } from "./testing";
-
-afterEach(cleanup);
 
 describe("a pot on the hob", () => {
   const live = batchOf(

@@ -1,6 +1,6 @@
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { fireEvent, render, screen, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
-import { afterEach, describe, expect, test, vi } from "vitest";
+import { describe, expect, test, vi } from "vitest";
 import { openKitchen } from "~/core/formula";
 import { type RunEvent, fold } from "~/core/run";
 import type { Person } from "~/data";
@@ -9,8 +9,6 @@ import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { words } from "../bench/panels/testing";
 import { batchOf, logged, stepsBefore } from "../range/testing";
 import { BatchSummary } from "./batch-summary";
-
-afterEach(cleanup);
 
 const NOOR = { id: "noor", name: "Noor Adeyi" } as Person;
 const ZONE = "Europe/Zurich";

@@ -1,5 +1,5 @@
-import { cleanup, render } from "@testing-library/react";
-import { afterEach, expect, test } from "vitest";
+import { render } from "@testing-library/react";
+import { expect, test } from "vitest";
 import { EVERY_FORMULA } from "~/core/families/testing";
 import { type FormulaDocument, openKitchen, walk } from "~/core/formula";
 import type { RunEvent } from "~/core/run";
@@ -10,8 +10,6 @@ import { type PotNow } from "../range/pot-now";
 import { batchWith, logged, minute, potNow } from "../range/testing";
 import { PotLive } from "./pot-live";
 import { StepSide } from "./step-side";
-
-afterEach(cleanup);
 
 const ZONE = "Europe/Zurich";
 const kitchen = openKitchen(DEMO_KITCHEN);

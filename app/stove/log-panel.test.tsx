@@ -1,11 +1,9 @@
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
-import { afterEach, describe, expect, test, vi } from "vitest";
+import { fireEvent, render, screen, within } from "@testing-library/react";
+import { describe, expect, test, vi } from "vitest";
 import type { RunPayload } from "~/core/run";
 import { words } from "../bench/panels/testing";
 import { type LogKind, LogPanel } from "./log-panel";
 import { during, idOf, indexOf, stock } from "./testing";
-
-afterEach(cleanup);
 
 function panel(kind: LogKind, of = "simmer") {
   const onLog = vi.fn<(payload: RunPayload) => void>();

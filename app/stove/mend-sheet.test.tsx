@@ -1,13 +1,11 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { afterEach, expect, test } from "vitest";
+import { expect, test } from "vitest";
 import { openKitchen, servedAtC, walk } from "~/core/formula";
 import { EMPTY_POT, type PotState } from "~/core/things/pot";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { demo, words } from "../bench/panels/testing";
 import { MendSheet } from "./mend-sheet";
-
-afterEach(cleanup);
 
 const kitchen = openKitchen(DEMO_KITCHEN);
 const made = (id: string): { pot: PotState; servedC: number } => {

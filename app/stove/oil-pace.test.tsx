@@ -1,5 +1,5 @@
 import { cleanup, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { oilSchedule } from "~/core/laws/emulsion";
 import { NOMINAL_FACTS } from "~/core/ground/facts";
 import { openKitchen, walk } from "~/core/formula";
@@ -8,8 +8,6 @@ import { valueOf } from "~/core/ground/result";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { demo, words } from "../bench/panels/testing";
 import { OilPace } from "./oil-pace";
-
-afterEach(cleanup);
 
 const { states } = walk(demo("walnut-oil-mayonnaise"), openKitchen(DEMO_KITCHEN));
 const index = states.findIndex(s => s.step.kind === "emulsify" && s.lines.some(l => /oil/.test(l.name)));

@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
-import { afterEach, describe, expect, test, vi } from "vitest";
+import { fireEvent, render, screen, within } from "@testing-library/react";
+import { describe, expect, test, vi } from "vitest";
 import { NOMINAL_FACTS } from "~/core/ground/facts";
 import { openKitchen } from "~/core/formula";
 import { potMass } from "~/core/things/pot";
@@ -11,8 +11,6 @@ import { words } from "../bench/panels/testing";
 import { batchOf, logged, minute, stepsBefore, potNow } from "../range/testing";
 import { StepSide } from "./step-side";
 import { during, idOf, indexOf, stock } from "./testing";
-
-afterEach(cleanup);
 
 const NOOR = { id: "noor", name: "Noor Adeyi" } as Person;
 const ZONE = "Europe/Zurich";

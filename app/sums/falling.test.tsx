@@ -1,8 +1,6 @@
 import { cleanup, render, screen } from "@testing-library/react";
-import { afterEach, expect, test } from "vitest";
+import { expect, test } from "vitest";
 import { Falling } from "./falling";
-
-afterEach(cleanup);
 
 const at = (element: Element | null | undefined, name: string): number =>
   Number(element?.getAttribute(name) ?? NaN);

@@ -1,6 +1,6 @@
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { fireEvent, render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import { beforeEach, describe, expect, test, vi } from "vitest";
 import { SUMS, inOrder, textsOf as textsIn, worldOf } from "~/core/sums";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { readRecent } from "./recent";
@@ -8,8 +8,6 @@ import { AnswerTakerProvider, useAnswerTaker } from "./answer-taker";
 import { SumPanel } from "./sum-panel";
 
 beforeEach(() => localStorage.clear());
-afterEach(cleanup);
-
 const world = worldOf(DEMO_KITCHEN);
 const textsOf = (sum: (typeof SUMS)[number]) => {
   const { asked, more } = inOrder(sum);

@@ -1,10 +1,8 @@
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { fireEvent, render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { afterEach, expect, test } from "vitest";
+import { expect, test } from "vitest";
 import type { Askable, Explanation } from "~/core/formula";
 import { Ask, AskProvider, askLabel } from "./ask";
-
-afterEach(cleanup);
 
 const explained = (title: string, inputs: Explanation["inputs"] = []): Explanation => ({
   title,

@@ -1,10 +1,9 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { fireEvent, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useMemo, useState } from "react";
-import { afterEach, beforeAll, expect, test } from "vitest";
+import { beforeAll, expect, test } from "vitest";
 import { CommandProvider, type ScreenCommand, useCommands } from "./commands";
 
-afterEach(cleanup);
 beforeAll(() => {
   // The palette's list scrolls its choice into view, which this page-less browser cannot.
   Element.prototype.scrollIntoView = () => {};

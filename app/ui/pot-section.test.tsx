@@ -1,9 +1,7 @@
-import { cleanup, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, test } from "vitest";
+import { render, screen } from "@testing-library/react";
+import { describe, expect, test } from "vitest";
 import { DEMO_VESSELS } from "~/demo/vessels";
 import { PotSection, placePot, snugHeight } from "./pot-section";
-
-afterEach(cleanup);
 
 const vessel = (id: string) => {
   const found = DEMO_VESSELS.find(v => v.id === id);

@@ -1,12 +1,10 @@
-import { cleanup, render, screen } from "@testing-library/react";
+import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { FormEvent } from "react";
-import { afterEach, describe, expect, test, vi } from "vitest";
+import { describe, expect, test, vi } from "vitest";
 import { ok, refuse } from "~/core/ground/result";
 import { readMass, readMinutes, readTemperature, readWithin } from "./read";
 import { InOneForm, TypedField } from "./typed-field";
-
-afterEach(cleanup);
 
 describe("a typed field", () => {
   const field = () => {

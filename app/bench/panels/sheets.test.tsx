@@ -1,13 +1,11 @@
-import { cleanup, screen, within } from "@testing-library/react";
+import { screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { afterEach, describe, expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { type FormulaDocument, type Line, linesOf } from "~/core/formula";
 import { CostPanel } from "./cost-panel";
 import { PrepPanel } from "./prep-panel";
 import { SaltPanel } from "./salt-panel";
 import { demo, onBench, words } from "./testing";
-
-afterEach(cleanup);
 
 const type = async (label: string | RegExp, text: string, root: HTMLElement = document.body) => {
   const field = within(root).getByLabelText(label);

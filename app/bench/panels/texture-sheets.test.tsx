@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { afterEach, describe, expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { type FormulaDocument, eggIn, linesOf } from "~/core/formula";
 import { BindingPanel } from "./binding-panel";
 import { EmulsionPanel } from "./emulsion-panel";
@@ -8,8 +8,6 @@ import { FixPanel } from "./fix-panel";
 import { PureePanel } from "./puree-panel";
 import { TastePanel } from "./taste-panel";
 import { demo, onBench, words } from "./testing";
-
-afterEach(cleanup);
 
 const type = async (label: string | RegExp, text: string, root: HTMLElement = document.body) => {
   const field = within(root).getByLabelText(label);
