@@ -38,7 +38,7 @@ async function wholeCheck([name, script]) {
 async function vitest(name, projects) {
   const folder = mkdtempSync(join(tmpdir(), "hondaro-report-"));
   const report = join(folder, "vitest.json");
-  const done = await runProgram("npx", [
+  const args = [
     "--no-install",
     "vitest",
     "run",
@@ -46,7 +46,9 @@ async function vitest(name, projects) {
     "--reporter=dot",
     "--reporter=json",
     `--outputFile.json=${report}`,
-  ]);
+  ];
+  // The build beside it says “production” to every program that starts after it.
+  const done = await runProgram("npx", args, { env: { NODE_ENV: "test" } });
   if (!existsSync(report)) count(0, 1);
   else {
     const { numPassedTests, numFailedTests, numPendingTests, testResults } = JSON.parse(

@@ -12,7 +12,7 @@ async function say(page: Page, text: string): Promise<void> {
 
 test("five quick sums by keyboard alone", async ({ page }) => {
   await signAs(page);
-
+  await page.goto("/");
   await say(page, "ice 8 l 85 to 20");
   await expect(page.getByRole("dialog")).toContainText("of ice for the bath");
   await page.keyboard.press("Enter");
