@@ -382,15 +382,15 @@ describe("larder and kit", () => {
     await Promise.all([
       saveFact(db, change, "starchPower", 3.3, markOf(before?.starchPower)),
       saveFact(db, change, "rawEggDays", 0, markOf(before?.rawEggDays)),
-      saveFact(db, change, "gelatinBody", 0.31, markOf(before?.gelatinBody)),
+      saveFact(db, change, "gelatinInWater", 0.31, markOf(before?.gelatinInWater)),
     ]);
     expect((await loadKitchen(db, KITCHEN_ID))?.facts).toEqual({
       ...before,
       starchPower: 3.3,
       rawEggDays: 0,
-      gelatinBody: 0.31,
+      gelatinInWater: 0.31,
     });
-    for (const id of ["starchPower", "rawEggDays", "gelatinBody"] as const)
+    for (const id of ["starchPower", "rawEggDays", "gelatinInWater"] as const)
       await saveFact(db, change, id, null, markOf((await loadKitchen(db, KITCHEN_ID))?.facts[id]));
     expect((await loadKitchen(db, KITCHEN_ID))?.facts).toEqual(before);
     const trail = (await db.select().from(audit)).filter(

@@ -79,10 +79,10 @@ test("a purée made apart is one of the ways: its grams, no gluten, nothing put 
   const document = demo("smoked-trout-veloute");
   const walked = walk(document, kitchen);
   const now = walked.states.at(-1)?.body?.thickness ?? 0;
-  const [some, more] = [now + 8, now + 16].map(target =>
+  const [some, more] = [now + 4, now + 8].map(target =>
     bindingsFor(document, walked, kitchen, target).find(way => way.id === "puree"),
   );
-  expect(some?.thickness).toBeCloseTo(now + 8, 1);
+  expect(some?.thickness).toBeCloseTo(now + 4, 1);
   expect(more?.lines[0]?.massG).toBeGreaterThan(some?.lines[0]?.massG ?? Infinity);
   expect(some?.cost).toBeGreaterThan(0);
   expect(some?.does.join()).toContain("no gluten");

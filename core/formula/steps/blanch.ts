@@ -1,6 +1,7 @@
-import { addIngredient, drain, exitMass, holdBack, solidsMass } from "../../things/pot";
+import { addIngredient, drain, exitMass, solidsMass } from "../../things/pot";
 import { degC, g, minutes } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
+import { drainedMass } from "../../laws/puree";
 import { simmerSolids } from "../../laws/stock";
 import { defineStep, outcome, takenOut } from "./kind";
 import { flag, number, time, vessel } from "./field";
@@ -63,7 +64,7 @@ export const blanch = defineStep({
     if (!vessel.ok) return vessel;
     const given = simmerSolids(bath.value, minutes(step.durationMin), nearBoilC(context.around), facts);
     if (!given.ok) return refuse(...inField(context.field, given.problems));
-    const drained = drain(given.value, kind => holdBack(kind, facts), 0);
+    const drained = drain(given.value, part => drainedMass(part, facts), 0);
     if (!drained.ok) return drained;
     const gone = g(exitMass(drained.value, "drained") - exitMass(context.pot, "drained"));
     const pot = atTemperature(drained.value, step.ice ? ICED_C : nearBoilC(context.around));

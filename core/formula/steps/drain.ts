@@ -1,4 +1,5 @@
-import { drain as drainPot, exitMass, holdBack } from "../../things/pot";
+import { drainedMass } from "../../laws/puree";
+import { drain as drainPot, exitMass } from "../../things/pot";
 import { g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
@@ -29,7 +30,7 @@ export const drain = defineStep({
   },
   apply: context => {
     const { facts } = context;
-    const pot = drainPot(context.pot, kind => holdBack(kind, facts), facts.fatCling);
+    const pot = drainPot(context.pot, part => drainedMass(part, facts), facts.fatCling);
     if (!pot.ok) return pot;
     const gone = g(exitMass(pot.value, "drained") - exitMass(context.pot, "drained"));
     return ok(

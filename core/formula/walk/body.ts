@@ -9,7 +9,7 @@ import {
 } from "../../laws/emulsion";
 import type { FactValues } from "../../ground/facts";
 import { type PotState, poolsOfNatures, liquorMass, massOfPools, subtractPools } from "../../things/pot";
-import { thickeningSolids } from "../../laws/puree";
+import { standingIn } from "../../laws/puree";
 import type { Warning } from "../../ground/result";
 import {
   ACID_IDS,
@@ -73,7 +73,7 @@ export function sauceOf(pot: PotState, facts: FactValues): SauceState {
       blendedS,
     })),
     pureeG,
-    pureeSolidsG: Math.min(pureeG, thickeningSolids(c.pureeDry.fibre, c.pureeDry.starch, facts)),
+    pureeSolidsG: Math.min(pureeG, standingIn(c, facts)),
     fineness: c.fineness,
     sugarG: Math.max(0, free.sugars),
     acids: acidsOf(pot),

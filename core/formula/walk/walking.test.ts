@@ -84,7 +84,7 @@ describe("a walk that goes as far as it is looked at", () => {
     const read = vi.fn<(id: string) => void>();
     const facts = new Proxy(kitchen.facts, {
       get(values, id) {
-        if (id === "gelatinBody") read(id);
+        if (id === "gelatinInWater") read(id);
         return Reflect.get(values, id) as number;
       },
     });

@@ -45,8 +45,8 @@ describe("a kitchen's own figure", () => {
     if (fact.lo > 0 && fact.lo < fact.hi) expect(reachOf(id).min).toBeGreaterThan(0);
   });
   test("says in a cook's words what to type instead", () => {
-    expect(checkFact("gelatinBody", 9)[0]?.message).toBe(
-      "how much a per cent of gelatin thickens is 9 per %; it must be between 0.024 and 0.84 per %.",
+    expect(checkFact("gelatinInWater", 9)[0]?.message).toBe(
+      "how much a per cent of gelatin, on the water it has, thickens at 60 °C is 9 per %; it must be between 0.032 and 1.12 per %.",
     );
     expect(checkFact("rawEggDays", 5)[0]?.message).toContain("between 0 and 2 days");
   });

@@ -71,7 +71,7 @@ export function bareEmulsion(input: EmulsionInput, facts: FactValues): Emulsion 
   const waterPhaseMPas =
     waterViscosity(c) * Math.exp(facts.phaseRise * bodyShare) * (input.cookedYolk ? facts.ribbonYolk : 1);
   const fineness = input.tool ? toolOf(input.tool, facts).fineness : 1;
-  const at = (phi: number) => rawThickness(withDroplets(waterPhaseMPas, phi, facts, fineness));
+  const at = (phi: number) => rawThickness(withDroplets(waterPhaseMPas, phi, facts, { fineness }));
   const moved = (k: number) => (oilMl * k) / (oilMl * k + phaseMl);
   const capacity = capacityOf(parts, facts);
   return {

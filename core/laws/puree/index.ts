@@ -15,7 +15,6 @@ export {
   type Sieve,
   afterSieve,
   pureeBalance,
-  thickeningSolids,
 } from "./puree-balance";
 export { asSauce, liquidForPuree, solidsPerKgFor } from "./puree-texture";
 export { BLEND_VESSELS, type BlendVessel, type BlenderLoads, blenderLoads, mostFill } from "./blender-loads";
@@ -32,3 +31,4 @@ export { type Allocation, type Demand, allocateBase } from "./allocate";
 export { POTATO_MOST_S, type ToolAdvice, isFloury, toolFor } from "./tools";
 export { type DryTo, dryTo } from "./dry-to";
 export { coldCubes, drainedYet, enrichment, hardestOf, loosenedSolids, sieveOrNot } from "./prep";
+export { drainedMass, standingIn, standingSolids } from "./stands";

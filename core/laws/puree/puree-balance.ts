@@ -1,6 +1,7 @@
 import type { FactValues } from "../../ground/facts";
 import { printNumber } from "../../ground/quantity";
 import { type Problem, type Result, checkNumber, ok, refuse } from "../../ground/result";
+import { drainedOver, standingSolids } from "./stands";
 import { type PureeVegetable, leachedBy } from "./vegetables";
 
 export const SIEVES = ["none", "mill", "chinois", "tamis"] as const;
@@ -30,10 +31,6 @@ function sieveLoss(sieve: Sieve, facts: FactValues): { readonly mass: number; re
   }
 }
 
-/** Fibre and swollen starch that make a purée stand, g. @example 1.23 kg carrot: 58 g */
-export const thickeningSolids = (fibreG: number, starchG: number, facts: FactValues): number =>
-  fibreG + facts.starchCounts * starchG;
-
 export interface PureeBalanceInput {
   /** As bought, or trimmed; one of them is enough. */
   readonly grossG?: number;
@@ -62,10 +59,11 @@ export interface PureeBalance {
  * @errors MISSING no weight · NOT_FINITE · NEGATIVE · OUT_OF_RANGE yields, or both weights that do not fit · SUM_NOT_100 ·
  *   NOT_ENOUGH less left than its dry matter
  * Source: mass balance; moistures IFCT 2017, the rest docs/models.md "Purées" (E1–E3).
- * @example carrots 1.5 kg, boiled, tamis → 1.1451 kg with 55.51 g of thickening solids
+ * @example carrots 1.5 kg, boiled, tamis → 1.1451 kg with 51.1 g of standing solids
  */
 export function pureeBalance(input: PureeBalanceInput, facts: FactValues): Result<PureeBalance> {
   const { vegetable: v, weighed } = input;
+  const cookYield = v.cookYield ?? drainedOver(v.tissue, facts);
   const problems: Problem[] = [];
   if (input.grossG === undefined && input.trimmedG === undefined)
     problems.push({
@@ -77,7 +75,7 @@ export function pureeBalance(input: PureeBalanceInput, facts: FactValues): Resul
     ...checkNumber(input.grossG ?? 1, "grossG", "As bought", { min: 0.1, unit: "g" }),
     ...checkNumber(input.trimmedG ?? 1, "trimmedG", "Trimmed", { min: 0.1, unit: "g" }),
     ...checkNumber(v.peelYield, "peelYieldPct", "What is left after peeling", { min: 0.01, max: 1 }),
-    ...checkNumber(v.cookYield, "cookYieldPct", "What is left after cooking", { min: 0.01, max: 1.2 }),
+    ...checkNumber(cookYield, "cookYieldPct", "What is left after cooking", { min: 0.01, max: 1.2 }),
   );
   if (v.moisture + v.fibre + v.starch > 1 + 1e-9)
     problems.push({
@@ -96,7 +94,7 @@ export function pureeBalance(input: PureeBalanceInput, facts: FactValues): Resul
       allowed: { max: input.grossG },
       message: `${printNumber(input.trimmedG)} g cannot be left of ${printNumber(input.grossG)} g.`,
     });
-  const cookedG = weighed?.cookedG ?? v.cookYield * trimmedG;
+  const cookedG = weighed?.cookedG ?? cookYield * trimmedG;
   const dry = trimmedG * (1 - v.moisture) * (1 - leachedBy(v.method, facts));
   if (cookedG < dry)
     return refuse({
@@ -106,7 +104,7 @@ export function pureeBalance(input: PureeBalanceInput, facts: FactValues): Resul
       allowed: { min: dry },
       message: `${printNumber(dry)} g of it is dry matter; ${printNumber(cookedG)} g cannot be all that is left.`,
     });
-  const solids = trimmedG * thickeningSolids(v.fibre, v.starch, facts);
+  const solids = trimmedG * (v.stands ?? standingSolids(v.tissue, v.fibre, v.starch, facts));
   const sieved = afterSieve(cookedG, solids, input.sieve, v.fibrous ?? false, facts);
   const pureeG = weighed?.sievedG ?? sieved.massG;
   return ok({

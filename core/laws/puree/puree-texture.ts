@@ -11,7 +11,9 @@ import {
   checkTarget,
   loosenTo,
   massOfSauce,
+  pureeNetwork,
   standardLiquid,
+  viscosityAt,
   waterViscosity,
 } from "../texture";
 
@@ -23,9 +25,12 @@ export const asSauce = (pureeG: number, solidsG: number, fineness = 1): SauceSta
   fineness,
 });
 
+/** No purée holds more than this of what makes it stand, g per kg. */
+const MOST_STANDING = 1000;
+
 /**
- * Thickening solids at which a plain purée has a thickness, g per kg.
- * Source: own law solved for c (E.4). @example 62 at 60 °C → 28.20
+ * Standing solids at which a plain purée has a thickness, g per kg.
+ * Source: own law solved for c (E.4′). @example 62 at 60 °C → 26.4
  */
 export const solidsPerKgFor = (
   thickness: number,
@@ -33,8 +38,12 @@ export const solidsPerKgFor = (
   fineness: number,
   facts: FactValues,
 ): number =>
-  facts.pureeHalfGPerKg *
-  ((10 ** (thickness / 20) / waterViscosity(temperatureC) - 1) / fineness) ** (1 / facts.pureePower);
+  bisect(
+    perKg =>
+      waterViscosity(temperatureC) * (1 + pureeNetwork(perKg, fineness, facts)) - viscosityAt(thickness),
+    0,
+    MOST_STANDING,
+  ) ?? MOST_STANDING;
 
 /** Most liquid tried, times the purée. */
 const MOST_LIQUID = 3;

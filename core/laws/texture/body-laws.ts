@@ -1,4 +1,5 @@
 import type { FactValues } from "../../ground/facts";
+import { clamp } from "../../ground/quantity";
 import {
   ROUX_SPREAD,
   type StarchDose,
@@ -56,27 +57,30 @@ const inSauce = (dose: StarchDose, state: SauceState): StarchDose => ({
  * The laws of body without any limits: three layers, serum × network × droplets.
  *
  * Meant for searches, where trials routinely lie outside what a kitchen makes. Use `bodyOf` for an answer.
- * Source: docs/models.md "Body" (B1–B6, C1–C13).
+ * Source: docs/models.md "Body" (B1–B6, C1′–C13).
  */
 export function bareBody(state: SauceState, temperatureC: number, facts: FactValues): Body {
   const fatFreeG = fatFreeMass(state);
   const serumG = fatFreeG - starchMassOf(state) - state.pureeSolidsG;
   const gelatinPct = (100 * state.gelatinG) / serumG;
-  const x = facts.gelatinBody * gelatinPct;
   const serum = {
-    gelatin: 1 + x * Math.exp(facts.gelatinCurve * x),
-    dissolved: dissolvedFactor(state.dissolvedG / serumG, temperatureC, facts.dissolvedBody),
-    milk: Math.exp((facts.milkBody * state.milkSolidsG) / serumG),
+    gelatin: gelatinFactor(state, temperatureC, facts),
+    dissolved: dissolvedFactor(
+      Math.min(MOST_DISSOLVED, (state.dissolvedG + facts.milkDissolves * state.milkSolidsG) / serumG),
+      temperatureC,
+      facts.dissolvedBody,
+    ),
+    milk: milkFactor(state.milkSolidsG / serumG, facts),
   };
   const serumFactor = serum.gelatin * serum.dissolved * serum.milk;
   const perKg = (grams: number) => (1000 * grams) / fatFreeG;
   const starches = state.starches.map(dose => ({ dose, power: starchPower(inSauce(dose, state), facts) }));
   const starchPerKg = starches.reduce((sum, { dose, power }) => sum + power.power * perKg(dose.massG), 0);
   const yolkPerKg = yolkEquivalents(perKg(state.yolkG), state.yolkMaxC, facts);
+  // Fat spreads the cells of a purée apart as water does.
+  const standing = (1000 * state.pureeSolidsG) / (fatFreeG + fatMassOf(state));
   const pureePerKg =
-    facts.starchThreshold *
-    (state.fineness * (perKg(state.pureeSolidsG) / facts.pureeHalfGPerKg) ** facts.pureePower) **
-      (1 / facts.starchPower);
+    facts.starchThreshold * pureeNetwork(standing, state.fineness, facts) ** (1 / facts.starchPower);
   const all = starchPerKg + yolkPerKg + pureePerKg;
   const network = networkFactor(all, facts);
   const setback =
@@ -93,7 +97,14 @@ export function bareBody(state: SauceState, temperatureC: number, facts: FactVal
     waterViscosity(temperatureC) * (serumFactor + (network - 1) * stiffened * Math.sqrt(serumFactor));
   const fatMl = fatMassOf(state) / butterfatDensity(temperatureC);
   const fatVolume = fatMl / (fatMl + fatFreeG / FAT_FREE_DENSITY);
-  const viscosityMPas = withDroplets(waterPhase, fatVolume, facts);
+  const viscosityMPas = withDroplets(waterPhase, fatVolume, facts, {
+    counts: countedVolume(fatVolume, state.milkSolidsG / fatMassOf(state), facts),
+    stiff:
+      all > 0
+        ? (pureePerKg / all) *
+          clamp((standing - facts.pureeStiffFrom) / (facts.pureeStiffAt - facts.pureeStiffFrom), 0, 1)
+        : 0,
+  });
   return {
     temperatureC,
     thickness: rawThickness(viscosityMPas),
@@ -108,6 +119,70 @@ export function bareBody(state: SauceState, temperatureC: number, facts: FactVal
     network,
     newtonian: network < NEWTONIAN_BELOW.network && fatVolume < NEWTONIAN_BELOW.fatVolume,
   };
+}
+
+/**
+ * How many times the cells of a purée add to the viscosity of its water: apart, and packed.
+ * @param perKg    standing solids, g per kg of everything, ≥ 0
+ * @param fineness mill 0.8, blender 1, fast blender 1.1
+ * Source: own law (C6′), docs/models.md "Purées"; its powers after tomato, apple and packed cells, from memory.
+ */
+export const pureeNetwork = (perKg: number, fineness: number, facts: FactValues): number =>
+  fineness *
+  ((perKg / facts.pureeApartGPerKg) ** facts.pureeApartPower +
+    (perKg / facts.pureePackedGPerKg) ** facts.pureePackedPower);
+
+/** Dissolved solids as a share of the serum beyond which the fit to syrups says nothing. */
+const MOST_DISSOLVED = 0.75;
+/** Temperatures between which gelatin thickens by its law, °C: colder it sets, hotter nobody serves. */
+const GELATIN_C = [40, 90] as const;
+
+/**
+ * How many times gelatin thickens the serum, counted on the water it has.
+ * Source: own law (C1′), docs/models.md "Body"; grades of gelatin at 6.67 % and 60 °C, from memory.
+ */
+function gelatinFactor(state: SauceState, temperatureC: number, facts: FactValues): number {
+  if (state.gelatinG <= 0) return 1;
+  const perWater = (100 * state.gelatinG) / (state.waterG + state.gelatinG);
+  const x =
+    facts.gelatinInWater * perWater * (1 + facts.gelatinPerK * (60 - clamp(temperatureC, ...GELATIN_C)));
+  return 1 + x * Math.exp(facts.gelatinSteepness * x);
+}
+
+/** Milk protein packed so close that no law holds: it counts as this much of the closest packing. */
+const MOST_PACKED = 0.93;
+/** How viscosity rises with the room particles take. Source: Eilers, from memory. */
+const EILERS = 1.25;
+
+/**
+ * How many times the protein of milk thickens the serum: casein and whey take up room.
+ * @param share milk solids besides fat over serum
+ * Source: (C8′) after Snoeren and others 1982, from memory. @example 40 % at 50 °C, with what dissolves: 15.8 mPa·s
+ */
+function milkFactor(share: number, facts: FactValues): number {
+  const room = facts.milkRoom * share * (1 + facts.milkSwells * share);
+  const packed = Math.min(room / facts.milkPacked, MOST_PACKED);
+  return (1 + (EILERS * facts.milkPacked * packed) / (1 - packed)) ** 2;
+}
+
+/** Where droplets are so close that a coat no longer counts, and over how much of the scale it fades. Our estimates. */
+const CLOSE = 0.8;
+const FADES_OVER = 0.4;
+const MOST_COUNTED = 0.75;
+/** Milk solids to a gram of fat in cream; a butter has a seventh of it. */
+const CREAM_MILK_PER_FAT = 0.16;
+
+/**
+ * The share droplets of fat count for, 0–1: coated, and clustered by boiling where there is milk protein.
+ * @param milkPerFat g of milk solids besides fat to a gram of fat
+ * Source: own law (C11′), docs/models.md "Body".
+ */
+function countedVolume(fatVolume: number, milkPerFat: number, facts: FactValues): number {
+  if (fatVolume <= 0) return 0;
+  const clustered = clamp(milkPerFat / CREAM_MILK_PER_FAT, 0, 1);
+  const larger = facts.dropletCoat + facts.dropletCluster * clustered;
+  const counted = fatVolume * (1 + larger * clamp((CLOSE - fatVolume) / FADES_OVER, 0, 1));
+  return Math.max(fatVolume, Math.min(MOST_COUNTED, counted));
 }
 
 /** Uncalibrated deviations by what gives the body, points. Our estimates. */

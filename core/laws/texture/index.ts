@@ -36,7 +36,7 @@ export {
   steamOff,
 } from "./sauce-state";
 export { STANDARD_LIQUIDS, type StandardLiquid, markOfLiquid, standardLiquid } from "./standard-liquids";
-export { type Body, bareBody } from "./body-laws";
+export { type Body, pureeNetwork, bareBody } from "./body-laws";
 export { setsBelowC } from "./body-warnings";
 export { bodyOf, fatPctOf, reducedBy, saltPctOf } from "./sauce-thickness";
 export { problemsOf } from "./body-limits";

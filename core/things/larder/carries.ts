@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { ACID_IDS, PHASE_IDS, THICKENER_IDS } from "./nature-names";
+import { ACID_IDS, PHASE_IDS, THICKENER_IDS, TISSUES } from "./nature-names";
 
 /**
  * What of an ingredient keeps its own nature in a sauce: the starch that will swell, the yolk that will set, the solids
@@ -14,6 +14,10 @@ export const carriesSchema = z.strictObject({
   milk: z.boolean().optional(),
   /** Already a purée: its fibre and starch make a sauce stand. */
   puree: z.boolean().optional(),
+  /** What its flesh is like once it is soft. */
+  tissue: z.enum(TISSUES).optional(),
+  /** What makes its purée stand, g per 100 g raw and edible, where somebody has found its own: it beats the tissue. */
+  standsPct: z.number().min(0).max(30).optional(),
   /** What it is in the water phase of an emulsion. */
   phase: z.enum(PHASE_IDS).optional(),
   /** A fat without a taste of its own. */
@@ -46,6 +50,8 @@ export function carriesFor(nature: Nature, before: Carries | undefined): Carries
   if (nature === natureOf(before)) return before;
   const kept: Carries = {
     ...(before?.acids && { acids: before.acids }),
+    ...(before?.tissue && { tissue: before.tissue }),
+    ...(before?.standsPct !== undefined && { standsPct: before.standsPct }),
     ...(before?.phase && nature !== "yolk" && { phase: before.phase }),
     ...(before?.egg && { egg: before.egg }),
   };

@@ -32,3 +32,4 @@ export { type Doubt, checkIngredient, saltDoubt } from "./plausible";
 export { REFERENCE_BY_ID, REFERENCE_LARDER } from "./reference";
 export { type Nutrition, nutritionOf } from "./nutrition";
 export { checkPrice } from "./price";
+export { ownStands, tissueOf } from "./tissue";

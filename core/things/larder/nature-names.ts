@@ -52,3 +52,19 @@ export type RouxColour = (typeof ROUX_COLOURS)[number];
 /** What makes sour. */
 export const ACID_IDS = ["acetic", "citric", "malic", "lactic", "tartaric"] as const;
 export type AcidId = (typeof ACID_IDS)[number];
+
+/** What the flesh of a plant is like once it is soft: how its cells make a purée stand, and what it keeps of itself drained. */
+export const TISSUES = [
+  "root",
+  "tuber",
+  "pulse",
+  "pea",
+  "leaf",
+  "allium",
+  "flower",
+  "fruit-vegetable",
+  "fruit",
+  "berry",
+  "mushroom",
+] as const;
+export type Tissue = (typeof TISSUES)[number];

@@ -1,4 +1,4 @@
-import type { AcidId, EmulsionTool, PhaseId, RouxColour, ThickenerId } from "../larder/nature-names";
+import type { AcidId, EmulsionTool, PhaseId, RouxColour, ThickenerId, Tissue } from "../larder/nature-names";
 import type { Pools } from "./pools";
 
 /** Starch in the liquor, with what it has been through. */
@@ -15,6 +15,12 @@ export interface StarchNature {
   readonly blendedS: number;
 }
 
+/** Fibre and starch of one kind of flesh that stands in a purée, g. */
+export interface Flesh {
+  readonly fibreG: number;
+  readonly starchG: number;
+}
+
 /**
  * What in the liquor keeps its own nature: which shares of its pools belong to starch, yolk, milk and purée, what holds
  * its fat, and which acids it is sour with. Grams; pools = Σ natures + rest, always.
@@ -26,6 +32,8 @@ export interface Natures {
   readonly yolkDry: Pools;
   readonly milkDry: Pools;
   readonly pureeDry: Pools;
+  /** Of that, what stands, by the flesh it came from; `own` is counted as it is. */
+  readonly flesh: Readonly<Partial<Record<Tissue | "own", Flesh>>>;
   /** Mill 0.8, blender 1, fast blender 1.1. */
   readonly fineness: number;
   /** Parts of an emulsion’s water phase that are not plain water, g. */

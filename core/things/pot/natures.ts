@@ -1,6 +1,6 @@
-import type { Carries, Ingredient } from "../larder";
-import type { RouxColour, ThickenerId } from "../larder/nature-names";
-import type { Natures, StarchNature } from "./nature";
+import { type Carries, type Ingredient, ownStands, tissueOf } from "../larder";
+import type { RouxColour, ThickenerId, Tissue } from "../larder/nature-names";
+import type { Flesh, Natures, StarchNature } from "./nature";
 import { NO_POOLS, type PoolName, type Pools, addPools, massOfPools, scalePools, sumPools } from "./pools";
 
 /** No phases, no acids: the same object everywhere, so that nothing is added to anything for it. */
@@ -13,6 +13,7 @@ export const NO_NATURES: Natures = {
   yolkDry: NO_POOLS,
   milkDry: NO_POOLS,
   pureeDry: NO_POOLS,
+  flesh: NONE,
   fineness: 1,
   phases: NONE,
   acids: NONE,
@@ -55,6 +56,38 @@ const timesOf = <K extends string>(
   return times;
 };
 
+const times = ({ fibreG, starchG }: Flesh, fibre: number, starch = fibre): Flesh => ({
+  fibreG: fibreG * fibre,
+  starchG: starchG * starch,
+});
+
+type FleshOf = Natures["flesh"];
+const eachFlesh = (of: FleshOf, change: (flesh: Flesh) => Flesh): FleshOf =>
+  of === NONE ? of : Object.fromEntries(Object.entries(of).map(([tissue, flesh]) => [tissue, change(flesh)]));
+
+function joinFlesh(a: FleshOf, b: FleshOf): FleshOf {
+  if (b === NONE) return a;
+  if (a === NONE) return b;
+  const joined: Partial<Record<Tissue | "own", Flesh>> = { ...a };
+  for (const [tissue, flesh] of Object.entries(b) as [Tissue | "own", Flesh][]) {
+    const was = joined[tissue];
+    joined[tissue] = was
+      ? { fibreG: was.fibreG + flesh.fibreG, starchG: was.starchG + flesh.starchG }
+      : flesh;
+  }
+  return joined;
+}
+
+/** What stands of some flesh in a purée: its own figure, or its fibre and starch by its tissue. */
+function fleshOf(
+  of: { readonly tissue?: Tissue | undefined; readonly standsPct?: number | undefined },
+  rawG: number,
+  { fibre, starch }: Pools,
+): FleshOf {
+  if (of.standsPct !== undefined) return { own: { fibreG: (of.standsPct * rawG) / 100, starchG: 0 } };
+  return of.tissue ? { [of.tissue]: { fibreG: fibre, starchG: starch } } : NONE;
+}
+
 /** Doses of one kind and colour that have been through the same are one. */
 function joinStarches(a: readonly StarchNature[], b: readonly StarchNature[]): readonly StarchNature[] {
   if (!b.length) return a;
@@ -86,6 +119,7 @@ export function joinNatures(a: Natures, b: Natures): Natures {
     yolkDry: addPools(a.yolkDry, b.yolkDry),
     milkDry: addPools(a.milkDry, b.milkDry),
     pureeDry: addPools(a.pureeDry, b.pureeDry),
+    flesh: joinFlesh(a.flesh, b.flesh),
     fineness: massOfPools(b.pureeDry) > massOfPools(a.pureeDry) ? b.fineness : a.fineness,
     phases: sumOf(a.phases, b.phases),
     acids: sumOf(a.acids, b.acids),
@@ -106,18 +140,14 @@ export const scaleNatures = (c: Natures, k: number): Natures =>
         yolkDry: scalePools(c.yolkDry, k),
         milkDry: scalePools(c.milkDry, k),
         pureeDry: scalePools(c.pureeDry, k),
+        flesh: eachFlesh(c.flesh, flesh => times(flesh, k)),
         phases: timesOf(c.phases, k),
         acids: timesOf(c.acids, k),
         airMl: c.airMl * k,
       };
 
 /** Natures of what an ingredient brings into the liquor. */
-export function naturesOf(
-  ingredient: Pick<Ingredient, "carries" | "natures">,
-  pools: Pools,
-  massG: number,
-  atC: number,
-): Natures {
+export function naturesOf(ingredient: Ingredient, pools: Pools, massG: number, atC: number): Natures {
   if (ingredient.natures) return scaleNatures(ingredient.natures, massG / 100);
   const c: Carries | undefined = ingredient.carries;
   if (!c) return NO_NATURES;
@@ -133,7 +163,10 @@ export function naturesOf(
       yolkDry: scalePools(own, c.yolkPct / 100),
     }),
     ...(c.milk && { milkDry: own }),
-    ...(c.puree && { pureeDry: own }),
+    ...(c.puree && {
+      pureeDry: own,
+      flesh: fleshOf({ tissue: tissueOf(ingredient), standsPct: ownStands(ingredient) }, massG, own),
+    }),
     ...(c.phase && { phases: { [c.phase]: massG } }),
     ...(c.acids && { acids: timesOf(c.acids, pools.acidFixed) }),
   };
@@ -158,6 +191,7 @@ export function follow(c: Natures, before: Pools, after: Pools): Natures {
     yolkDry: of(c.yolkDry),
     milkDry: of(c.milkDry),
     pureeDry: of(c.pureeDry),
+    flesh: eachFlesh(c.flesh, flesh => times(flesh, left("fibre"), left("starch"))),
     phases: timesOf(c.phases, left("proteinOther")),
     acids: timesOf(c.acids, left("acidFixed")),
     airMl: c.airMl * Math.min(1, massOfPools(after) / massOfPools(before)),
@@ -206,7 +240,8 @@ export function pureeNatures(
     readonly pools: Pools;
     readonly rawG: number;
     readonly thickener?: ThickenerId;
-    readonly puree?: boolean;
+    readonly tissue?: Tissue;
+    readonly standsPct?: number;
   }[],
   toC: number,
 ): Natures {
@@ -229,7 +264,7 @@ export function pureeNatures(
               },
             ],
           }
-        : { pureeDry: dry }),
+        : { pureeDry: dry, flesh: fleshOf(part, part.rawG, dry) }),
     });
   }
   return c;

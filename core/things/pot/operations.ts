@@ -1,5 +1,5 @@
 import type { FactValues } from "../../ground/facts";
-import { type Ingredient, type SolidKind, normaliseComposition } from "../larder";
+import { type Ingredient, type SolidKind, normaliseComposition, ownStands, tissueOf } from "../larder";
 import { type Celsius, type Grams, g, printMass } from "../../ground/quantity";
 import { type Problem, type Result, checkNumber, ok, refuse } from "../../ground/result";
 import { naturesOf, follow, joinNatures, scaleNatures } from "./natures";
@@ -63,9 +63,12 @@ export function addIngredient(
   return ok(addPoolsTo(pot, ingredient, poolsOf(composition.value, mass), mass, options));
 }
 
+/** Less water than this share, and it came dried. Our estimate. */
+const DRIED_WATER = 0.45;
+
 function addPoolsTo(
   pot: PotState,
-  ingredient: Pick<Ingredient, "name" | "phase" | "solidKind" | "carries" | "natures">,
+  ingredient: Ingredient,
   pools: Pools,
   mass: Grams,
   options: { id: string; temperatureC: Celsius },
@@ -73,6 +76,8 @@ function addPoolsTo(
   const temperatureC = mixTemperature(pot, pools, options.temperatureC);
   const entered = addPools(pot.entered, pools);
   if (ingredient.phase === "solids") {
+    const tissue = tissueOf(ingredient);
+    const standsPct = ownStands(ingredient);
     const part: SolidPart = {
       id: options.id,
       name: ingredient.name,
@@ -84,6 +89,9 @@ function addPoolsTo(
       gaveSolidsG: g(0),
       juiceReleased: false,
       ...(ingredient.carries?.thickener && { thickener: ingredient.carries.thickener }),
+      ...(tissue && { tissue }),
+      ...(standsPct !== undefined && { standsPct }),
+      ...(pools.water < DRIED_WATER * mass && { dried: true }),
     };
     return { ...pot, temperatureC, entered, solids: [...pot.solids, part] };
   }

@@ -1,5 +1,5 @@
 import type { SolidKind } from "../larder";
-import type { ThickenerId } from "../larder/nature-names";
+import type { ThickenerId, Tissue } from "../larder/nature-names";
 import { type Celsius, type Grams, degC, g } from "../../ground/quantity";
 import type { Natures } from "./nature";
 import { NO_NATURES } from "./natures";
@@ -23,6 +23,12 @@ export interface SolidPart {
   readonly gaveSolidsG: Grams;
   /** It binds once it has fallen apart: rice. */
   readonly thickener?: ThickenerId;
+  /** What its flesh is like once it is soft, of plants. */
+  readonly tissue?: Tissue;
+  /** What makes its purée stand, g per 100 g raw, where it is known for itself. */
+  readonly standsPct?: number;
+  /** It came dried: soaked it holds more than it weighed. */
+  readonly dried?: boolean;
   /** True once its juice has run out into the liquor. */
   readonly juiceReleased: boolean;
 }

@@ -1,4 +1,3 @@
-import type { SolidKind } from "../larder";
 import { type Grams, g, printMass } from "../../ground/quantity";
 import { type Result, type Warning, checkNumber, ok, refuse } from "../../ground/result";
 import { NO_NATURES, follow, joinNatures, pureeNatures } from "./natures";
@@ -23,12 +22,12 @@ import { type PotState, type SolidPart, leave, liquorMass, solidsMass } from "./
 /**
  * Pours the liquor off and keeps the solids, with what clings to them.
  *
- * @param hold  g of liquor held per g of wet solids, by kind
- * @param cling share of the floating fat that stays on the solids, 0–1
+ * @param drained what a part weighs once it has drained, g; less than it weighs, and water of its own leaves
+ * @param cling   share of the floating fat that stays on the solids, 0–1
  * @errors FRACTION
  * Source: docs/models.md "Mass balance".
  */
-export function drain(pot: PotState, hold: (kind: SolidKind) => number, cling: number): Result<PotState> {
+export function drain(pot: PotState, drained: (part: SolidPart) => number, cling: number): Result<PotState> {
   if (!(cling >= 0 && cling <= 1))
     return refuse({
       code: "FRACTION",
@@ -36,20 +35,28 @@ export function drain(pot: PotState, hold: (kind: SolidKind) => number, cling: n
       value: cling,
       message: "The share of fat that clings must be between 0 and 1.",
     });
-  const wanted = pot.solids.map(part => hold(part.kind) * massOfPools(part.pools));
-  const all = wanted.reduce((sum, m) => sum + m, 0);
+  const more = pot.solids.map(part => drained(part) - massOfPools(part.pools));
+  const all = more.reduce((sum, m) => sum + Math.max(0, m), 0);
   const held = Math.min(all, liquorMass(pot));
   const weight = solidsMass(pot);
   const fat = weight > 0 ? cling * pot.floatFatG : 0;
+  let ownWater = 0;
   const solids = pot.solids.map((part, i): SolidPart => {
-    const liquor = portionOf(pot.liquor, all > 0 ? (held * (wanted[i] ?? 0)) / all : 0);
+    const takes = more[i] ?? 0;
     const share = weight > 0 ? massOfPools(part.pools) / weight : 0;
-    return { ...part, pools: sumPools([part.pools, liquor, onePool("fat", fat * share)]) };
+    const liquor = takes > 0 ? portionOf(pot.liquor, (held * takes) / all) : NO_POOLS;
+    const leaves = takes < 0 ? Math.min(-takes, part.pools.water) : 0;
+    ownWater += leaves;
+    return {
+      ...part,
+      pools: sumPools([part.pools, liquor, onePool("fat", fat * share), onePool("water", -leaves)]),
+    };
   });
-  const gone = addPools(
+  const gone = sumPools([
     subtractPools(pot.liquor, portionOf(pot.liquor, held)),
     onePool("fat", pot.floatFatG - fat),
-  );
+    onePool("water", ownWater),
+  ]);
   return ok({
     ...pot,
     solids,
