@@ -7,7 +7,7 @@ export { STOCK_ID };
 export const GLACE_ID = "guinea-fowl-glace";
 
 const stock: FormulaDocument = {
-  schema: 2,
+  schema: 3,
   name: "Guinea-fowl brown stock",
   family: "brown-stock",
   choices: {},
@@ -117,7 +117,7 @@ const stock: FormulaDocument = {
 };
 
 const glace: FormulaDocument = {
-  schema: 2,
+  schema: 3,
   name: "Guinea-fowl glace",
   choices: {},
   servedAs: "glaze",
@@ -143,9 +143,9 @@ const glace: FormulaDocument = {
       durationMin: 5,
       vesselId: "low-36",
     },
-    { id: "g2", kind: "reduce", lines: [], target: { to: 1 / 3 }, setting: 1, overlap: 1 },
+    { id: "g2", kind: "reduce", lines: [], target: { to: 1 / 3 }, overlap: 1 },
     { id: "g3", kind: "strain", lines: [], press: false, durationMin: 5, vesselId: "saucepan-24" },
-    { id: "g4", kind: "reduce", lines: [], target: { to: 1 / 3 }, setting: 0.8, overlap: 1 },
+    { id: "g4", kind: "reduce", lines: [], target: { to: 1 / 3 }, overlap: 1 },
     { id: "g5", kind: "cool", lines: [], method: "ice-bath", toC: 5 },
   ],
   storage: { keepC: 4, days: 10, words: "Cut in cubes once set; or freeze flat." },

@@ -6,7 +6,7 @@ import {
   useRef,
   useSyncExternalStore,
 } from "react";
-import { type FigureId, type Kitchen, type Step, cautionsAt, kindOf } from "~/core/formula";
+import { type FigureId, type Kitchen, type Step, cautionsAt, detailOf, kindOf } from "~/core/formula";
 import type { LineNow } from "./line-now";
 import { hasMoved } from "./threads";
 import type { Formula } from "./use-formula";
@@ -97,7 +97,7 @@ export function titleOf(line: LineNow, index: number): readonly [title: string, 
   const { state } = line.row(index);
   const kind = kindOf(step);
   const names = state?.lines.map(l => l.name) ?? step.lines.map(l => nameOf(l.of, line.kitchen));
-  return [kind.title(step, names), kind.detail(step) ?? ""];
+  return [kind.title(step, names), detailOf(step, state)];
 }
 
 const nameOf = (of: Step["lines"][number]["of"], kitchen: Kitchen): string =>

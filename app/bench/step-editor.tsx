@@ -54,6 +54,7 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
               field={field}
               value={valueOf(step, field)}
               vessels={kitchen.vessels}
+              burners={kitchen.data.burners}
               onChange={change}
             />
           ))}

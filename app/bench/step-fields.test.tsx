@@ -38,6 +38,7 @@ function input(kind: StepKindName, field: StepField) {
       field={field}
       value={valueOf(stepOf(kind), field)}
       vessels={vessels}
+      burners={DEMO_KITCHEN.burners}
       onChange={onChange}
     />,
   );
@@ -70,6 +71,8 @@ function otherValue(kind: StepKindName, field: StepField): [typed: string, meant
       const other = field.choices.find(([value]) => value !== now)?.[0];
       return [other ?? "", other];
     }
+    case "burner":
+      return ["open-1", "open-1"];
     case "vessel": {
       const id = vessels.find(v => v.use !== "tray" && v.use !== "container")?.id;
       return [id ?? "", id];
@@ -118,7 +121,7 @@ describe("the fields of a step", () => {
     const field = fieldsOf(STEP_KINDS.reduce).find(f => f.type === "vessel");
     if (!field) throw new Error("A reduction has no pot to choose.");
     const { element, type } = input("reduce", field);
-    expect(element.textContent).toContain("where it stands");
+    expect(element.textContent).toContain("where it goes best");
     expect(type("")).toEqual({ vesselId: undefined });
   });
   test("only what ends in the cold may go into a container", () => {

@@ -1,7 +1,12 @@
 import { memo, useId } from "react";
 import type { Step, StepField } from "~/core/formula";
 import { parseAmount, printNumber, readNumber } from "~/core/ground/quantity";
-import { type ReductionTarget, parseReductionTarget, targetInWords } from "~/core/laws/reduction";
+import {
+  type Burner,
+  type ReductionTarget,
+  parseReductionTarget,
+  targetInWords,
+} from "~/core/laws/reduction";
 import { type Result, ok } from "~/core/ground/result";
 import type { Vessel } from "~/core/things/vessel";
 import { readMinutes, readTemperature, readWithin } from "../ui/read";
@@ -11,6 +16,7 @@ interface FieldProps {
   field: StepField;
   value: unknown;
   vessels: readonly Vessel[];
+  burners: readonly Burner[];
   onChange: (patch: Partial<Step>, tag: string) => void;
 }
 
@@ -19,7 +25,13 @@ export const valueOf = (step: Step, field: StepField): unknown =>
   (step as unknown as Record<string, unknown>)[field.key];
 
 /** The input for one field, drawn again only when something of its own changes. */
-export const StepFieldInput = memo(function StepFieldInput({ field, value, vessels, onChange }: FieldProps) {
+export const StepFieldInput = memo(function StepFieldInput({
+  field,
+  value,
+  vessels,
+  burners,
+  onChange,
+}: FieldProps) {
   const id = useId();
   const set = (next: unknown) => onChange({ [field.key]: next } as Partial<Step>, field.key);
   const number = typeof value === "number" ? value : 0;
@@ -61,9 +73,9 @@ export const StepFieldInput = memo(function StepFieldInput({ field, value, vesse
       return (
         <TypedField
           label={field.label}
-          shown={`${printNumber(number * 100)} %`}
-          read={readWithin(field.label, "%", 1, 100)}
-          onRead={pct => set(pct / 100)}
+          shown={missing ?? `${printNumber(number * 100)} %`}
+          read={orNothing(empty, readWithin(field.label, "%", 1, 100))}
+          onRead={pct => set(pct === undefined ? undefined : pct / 100)}
           width="w-20"
         />
       );
@@ -115,8 +127,14 @@ export const StepFieldInput = memo(function StepFieldInput({ field, value, vesse
         </label>
       );
     case "choice":
+    case "burner":
     case "vessel": {
-      const choices = field.type === "choice" ? field.choices : vesselChoices(field, vessels);
+      const choices =
+        field.type === "choice"
+          ? field.choices
+          : field.type === "burner"
+            ? [["", field.empty] as const, ...burners.map(b => [b.id, b.name] as const)]
+            : vesselChoices(field, vessels);
       const chosen = field.type === "choice" ? field.otherwise : undefined;
       return (
         <div>

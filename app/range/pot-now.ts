@@ -4,6 +4,7 @@ import {
   type KitchenData,
   displacedIn,
   heapsOf,
+  detailOf,
   kindOf,
   openKitchen,
   placeOf,
@@ -91,7 +92,7 @@ export function potAt({ live, kitchen: opened, state }: FoldedPot, now: number):
           progress.planned.lines.map(l => l.name),
         )
       : "All steps done",
-    detail: progress ? kindOf(progress.step).detail(progress.step) : "",
+    detail: progress ? detailOf(progress.step, foreseen ?? progress.planned) : "",
     vessel,
     place: !progress || vessel?.use === "container" ? "bench" : placeOf(progress.step),
     startMm: foreseen?.mark?.startMm ?? (fromLiquid ? level(startG) : null),

@@ -38,12 +38,11 @@ export const beurreBlanc = defineFamily({
         step("add", "reduction", [from("shallot", pct(10)), ...liquids], { durationMin: 3 }),
         step("reduce", "sec", [], {
           target: { by: 0.75 },
-          setting: 0.5,
           cue: "almost dry, syrupy between the shallots",
         }),
         step("strain", "strain", [], { press: true, durationMin: 2 }),
         s.cream === "yes" && step("add", "cream", [from("cream", pct(15))], { durationMin: 1 }),
-        s.cream === "yes" && step("reheat", "warm", [], { toC: 75, setting: 0.3 }),
+        s.cream === "yes" && step("reheat", "warm", [], { toC: 75 }),
         s.cream !== "yes" && step("rest", "off-fire", [], { durationMin: 3, lid: "off" }),
         step("mount", "mount", [from("butter", pct(100))], {
           durationMin: 6,

@@ -48,7 +48,7 @@ export const braiseLiquor = defineFamily({
       }),
       step("lift", "meat-out", [], { what: "everything solid", keep: true, durationMin: 8 }),
       step("degrease", "degrease", [], { method: "ladle", durationMin: 8 }),
-      step("reduce", "reduce", [], { target: { to: 0.5 }, setting: 0.6 }),
+      step("reduce", "reduce", [], { target: { to: 0.5 } }),
       step("season", "season", [from("salt", toSalt(1.1))]),
     ],
   }),

@@ -54,7 +54,6 @@ export const gastrique = defineFamily({
       s.fruit !== "plain" && step("strain", "strain", [], { press: true, durationMin: 4 }),
       step("reduce", "reduce", [], {
         target: { to: 0.75 },
-        setting: 0.5,
         cue: "large slow bubbles; a drop on a cold plate holds",
       }),
     ],

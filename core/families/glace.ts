@@ -40,12 +40,10 @@ export const glace = defineFamily({
         step("add", "stock", [from("bought-brown-stock", pct(100), "stock")], { durationMin: 5 }),
         step("reduce", "reduce", [], {
           target: { to: s.strength === "glace" ? first : to },
-          setting: 1,
           why: "Unsalted from start to end: every gram of salt stays while the water leaves.",
         }),
         s.strength === "glace" && step("strain", "pass", [], { durationMin: 5 }),
-        s.strength === "glace" &&
-          step("reduce", "reduce-on", [], { target: { to: to / first }, setting: 0.8 }),
+        s.strength === "glace" && step("reduce", "reduce-on", [], { target: { to: to / first } }),
         bound &&
           step("thicken", "bind", [from("wheat-flour", pct(1.2)), from("butter", pct(1.2))], {
             form: "roux",

@@ -49,7 +49,6 @@ export const glaze = defineFamily({
             ),
       step("reduce", "reduce", [], {
         target: { to: s.style === "soy" ? 0.6 : s.style === "stock" ? 0.15 : 0.22 },
-        setting: 0.6,
         cue: "films the spoon, slow blisters",
         why: "The last minute is short: stand by it.",
       }),

@@ -41,7 +41,6 @@ export const jus = defineFamily({
         step("deglaze", "wine", [from("red-wine", pct(10))], { durationMin: 5 }),
         step("reduce", "sec", [], {
           target: { by: 0.85 },
-          setting: 0.7,
           cue: "almost dry, glossy, no sharp smell",
         }),
         step(
@@ -50,7 +49,7 @@ export const jus = defineFamily({
           [from("bought-brown-stock", pct(100), "stock"), ...(s.aromatics === "early" ? herbs : [])],
           { durationMin: 3 },
         ),
-        step("reduce", "reduce", [], { target: { to: s.binding === "reduction" ? 0.3 : 0.6 }, setting: 0.6 }),
+        step("reduce", "reduce", [], { target: { to: s.binding === "reduction" ? 0.3 : 0.6 } }),
         s.aromatics !== "early" && step("steep", "steep", herbs, { durationMin: 10 }),
         step("strain", "strain", [], { press: s.straining === "press", durationMin: 5 }),
         s.binding === "starch" &&

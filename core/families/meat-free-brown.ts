@@ -57,7 +57,7 @@ export const meatFreeBrown = defineFamily({
         durationMin: 50,
       }),
       step("strain", "strain", [], { press: true, durationMin: 8 }),
-      step("reduce", "reduce", [], { target: { to: 0.4 }, setting: 0.8 }),
+      step("reduce", "reduce", [], { target: { to: 0.4 } }),
       s.umami === "soy" &&
         step("season", "soy", [from("soy-sauce", perLitre(25)), from("miso", perLitre(12))]),
       step(

@@ -75,11 +75,10 @@ export const panSauce = defineFamily({
         s.wine !== "flamed" &&
           step("reduce", "reduce-liquid", [], {
             target: { by: s.wine === "half" ? 0.5 : 0.85 },
-            setting: 1,
             cue: s.wine === "half" ? "half the height" : "almost dry, glossy, no sharp smell",
           }),
         step("add", "stock", [from("bought-brown-stock", pct(100), "stock")], { durationMin: 2 }),
-        s.spice !== "none" && step("reduce", "reduce-first", [], { target: { to: 0.7 }, setting: 1 }),
+        s.spice !== "none" && step("reduce", "reduce-first", [], { target: { to: 0.7 } }),
         s.spice !== "none" &&
           step(
             "steep",
@@ -90,12 +89,11 @@ export const panSauce = defineFamily({
         step("strain", "strain", [], { press: s.straining === "press", durationMin: 3 }),
         step("reduce", "reduce", [], {
           target: { to: s.spice === "none" ? 0.4 : 0.57 },
-          setting: 1,
           why: "Thickness first, salt last: all the salt stays while the water leaves.",
         }),
         s.cream !== "none" &&
           step("add", "cream", [from("cream", pct(s.cream === "reduced" ? 12 : 8))], { durationMin: 1 }),
-        s.cream === "reduced" && step("reduce", "reduce-cream", [], { target: { to: 0.8 }, setting: 0.5 }),
+        s.cream === "reduced" && step("reduce", "reduce-cream", [], { target: { to: 0.8 } }),
         style.more.length > 0 && step("season", "style", style.more, { durationMin: 1 }),
         s.butter !== "none" && step("rest", "off-fire", [], { durationMin: 10, lid: "off" }),
         s.butter !== "none" && step("mount", "mount", [from("butter", perLitre(Number(s.butter)))]),

@@ -30,7 +30,7 @@ export const warmButter = defineFamily({
         [from("white-wine", pct(12)), from("wine-vinegar", pct(8)), from("shallot", pct(5))],
         { durationMin: 2 },
       ),
-      step("reduce", "sec", [], { target: { by: 0.6 }, setting: 0.5 }),
+      step("reduce", "sec", [], { target: { by: 0.6 } }),
       step("strain", "strain", [], { press: true, durationMin: 2 }),
       step("add", "yolks", [from(yolkOf(s.eggs), pct(20)), from("water", pct(10))], { durationMin: 1 }),
       step("liaison", "ribbon", [], {

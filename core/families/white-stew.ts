@@ -31,7 +31,7 @@ export const whiteStew = defineFamily({
             durationMin: 20,
           })
         : step("add", "liquor", [from("bought-white-stock", pct(100), "liquor")], { durationMin: 2 }),
-      s.flour === "none" && step("reduce", "reduce", [], { target: { to: 0.6 }, setting: 0.7 }),
+      s.flour === "none" && step("reduce", "reduce", [], { target: { to: 0.6 } }),
       step("liaison", "liaison", [from("egg-yolk", perLitre(54)), from("cream", perLitre(250))], {
         toC: s.flour === "roux" ? 84 : 80,
         why: "Warm the yolk with the sauce, not the sauce with the yolk.",

@@ -63,6 +63,7 @@ export {
   factorByIngredient,
   massForCovers,
 } from "./scaling/yield";
+export { detailOf } from "./walk/detail";
 export { type StepIntervals, factsRead, intervalsAlong } from "./explain/intervals";
 export type { Askable, ExplainedInput, Explanation } from "./explain/explanation";
 export { explain } from "./explain/explain";

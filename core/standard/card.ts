@@ -6,6 +6,7 @@ import {
   type Walk,
   cautionsAt,
   keepsDays,
+  detailOf,
   kindOf,
   labelOf,
   misnamed,
@@ -166,7 +167,7 @@ function stepOf(
   return {
     id: step.id,
     title: kind.title(step, state?.lines.map(line => line.name) ?? []),
-    detail: kind.detail(step),
+    detail: detailOf(step, state),
     remark: step.remark,
     why: step.why,
     question: step.question,

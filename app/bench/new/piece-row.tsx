@@ -161,6 +161,7 @@ function Question({
             field={field}
             value={valueOf(step, field)}
             vessels={kitchen.vessels}
+            burners={kitchen.data.burners}
             onChange={patch => setSaid({ ...step, ...patch } as Step)}
           />
         )}

@@ -6,7 +6,7 @@ import { SERVED_AS } from "./served-as";
 import { type Step, stepSchema } from "../steps";
 
 /** Version of the document's shape; older ones are lifted when read. */
-export const DOCUMENT_SCHEMA = 2;
+export const DOCUMENT_SCHEMA = 3;
 
 /** What a finished sauce can be asked to be: per cent, °Bx, body 0–100, g, portions or money. */
 export const TARGETS = [

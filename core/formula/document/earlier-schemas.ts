@@ -15,8 +15,24 @@ const from1 = (document: Loose): Loose => ({
   targets: [],
 });
 
+/** The flame a new reduction once had, whether or not anybody wanted it. */
+const USUAL_FLAME_OF_2 = 0.6;
+
+/** Schema 2 put the same flame under every reduction; where nobody set another, it is now chosen as it goes best. */
+const from2 = (document: Loose): Loose => ({
+  ...document,
+  schema: 3,
+  steps: Array.isArray(document.steps) ? document.steps.map(withoutUsualFlame) : document.steps,
+});
+
+function withoutUsualFlame(step: unknown): unknown {
+  if (!isLoose(step) || step.kind !== "reduce" || step.setting !== USUAL_FLAME_OF_2) return step;
+  const { setting: _usual, ...rest } = step;
+  return rest;
+}
+
 /** One lift a version: each takes a document of its number to the next. */
-const FROM_SCHEMA: Readonly<Record<number, (document: Loose) => Loose>> = { 1: from1 };
+const FROM_SCHEMA: Readonly<Record<number, (document: Loose) => Loose>> = { 1: from1, 2: from2 };
 
 /**
  * Brings a document of an earlier schema up to today's, step by step. What is no document, or is of a number nobody

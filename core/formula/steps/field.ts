@@ -15,7 +15,8 @@ export type FieldForm = { readonly label: string } & (
       readonly empty?: string;
     }
   | { readonly type: "litres"; readonly min: number; readonly max: number; readonly empty?: string }
-  | { readonly type: "percent" }
+  | { readonly type: "percent"; readonly empty?: string }
+  | { readonly type: "burner"; readonly empty: string }
   | { readonly type: "flag" }
   | {
       readonly type: "choice";
@@ -104,6 +105,18 @@ export const litresIfAny = (label: string, empty: string) => ({
 export const opening = (label: string) => ({
   schema: z.number().gt(0).max(1),
   form: { label, type: "percent" as const },
+});
+
+/** As `opening`, and may be left out. @param empty words for what the kitchen chooses then */
+export const openingIfAny = (label: string, empty: string) => ({
+  schema: z.number().gt(0).max(1).optional(),
+  form: { label, type: "percent" as const, empty },
+});
+
+/** @param empty words for a burner the kitchen chooses */
+export const burner = (label: string, empty: string) => ({
+  schema: z.string().min(1).max(40).optional(),
+  form: { label, type: "burner" as const, empty },
 });
 
 export const flag = (label: string) => ({ schema: z.boolean(), form: { label, type: "flag" as const } });

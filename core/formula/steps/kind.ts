@@ -52,6 +52,8 @@ export interface StepContext<S> {
   readonly vessel: Vessel | null;
   readonly vessels: readonly Vessel[];
   readonly burner: Burner | null;
+  /** Burners a step may choose among where nobody has said. */
+  readonly burners: readonly Burner[];
   readonly around: Surroundings;
   readonly facts: FactValues;
   readonly ingredientById: (id: string) => Ingredient | undefined;
@@ -70,6 +72,13 @@ export interface Computed {
   readonly ingredientId?: string;
 }
 
+/** The fire a step chose, or was told. */
+export interface Fire {
+  readonly burner: Burner;
+  /** How far open, 0–1. */
+  readonly setting: number;
+}
+
 export interface StepOutcome {
   readonly pot: PotState;
   readonly vessel: Vessel | null;
@@ -78,6 +87,8 @@ export interface StepOutcome {
   readonly warnings: readonly Warning[];
   /** Mass of the liquor and temperature through the step, in seconds from its start. */
   readonly course: readonly TracePoint[];
+  /** Where it stands and how far open, for steps that look for the best. */
+  readonly fire?: Fire;
   /** Mark on the dip-stick, for steps that end at one. */
   readonly mark?: DipMark;
   /** Level of the heap of solids, mm: what the liquor must cover. */

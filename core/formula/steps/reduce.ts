@@ -1,16 +1,34 @@
-import { evaporate, potMass, volumeAt, volumeAt20 } from "../../things/pot";
+import {
+  type PotState,
+  evaporate,
+  massOfPools,
+  potMass,
+  volumeAt,
+  volumeAt20,
+  volumeMlOf,
+} from "../../things/pot";
 import { g, ml } from "../../ground/quantity";
-import { ok, refuse } from "../../ground/result";
-import { endPointOf, heatIntoPan, simulateToGoal, targetInWords } from "../../laws/reduction";
+import { type Result, ok, refuse } from "../../ground/result";
+import {
+  type EndPoint,
+  type Rapid,
+  endPointOf,
+  foamsUp,
+  heatIntoPan,
+  rapid,
+  simulateToGoal,
+  targetInWords,
+} from "../../laws/reduction";
 import { dipMark, geometryOfVessel } from "../../things/vessel";
-import { defineStep, missingVessel, outcome } from "./kind";
-import { end, opening, vessel } from "./field";
+import { type StepContext, defineStep, missingVessel, outcome } from "./kind";
+import { burner as burnerField, end, opening, openingIfAny, vessel } from "./field";
 import {
   addLines,
   inField,
   atTemperature,
   bystanders,
   displacedIn,
+  namedVessel,
   simmeredMin,
   workingVessel,
 } from "./shared";
@@ -18,10 +36,11 @@ import {
 const fields = {
   target: end("Reduce by or to"),
   /** How far the burner is opened. */
-  setting: opening("Flame"),
+  setting: openingIfAny("Flame", "as it goes best"),
+  burnerId: burnerField("Burner", "the strongest free one"),
   /** Share of the pot over the heat. */
   overlap: opening("Pot over the fire"),
-  vesselId: vessel("Pot", undefined, "where it stands"),
+  vesselId: vessel("Pot", undefined, "where it goes best"),
 };
 
 /** The other wording of the same end, so that by and to are never mixed up. */
@@ -35,7 +54,7 @@ export const reduce = defineStep({
   kind: "reduce",
   label: "Reduce",
   fields,
-  blank: id => ({ id, kind: "reduce" as const, lines: [], target: { to: 0.5 }, setting: 0.6, overlap: 1 }),
+  blank: id => ({ id, kind: "reduce" as const, lines: [], target: { to: 0.5 }, overlap: 1 }),
   title: step => `Reduce ${targetInWords(step.target).replace(/ \(.*/, "")}`,
   detail: step => `${otherWay(step.target)}${step.overlap < 1 ? "partly off the fire, " : ""}skim`,
   cue: "bubbles grow large and slow, the spoon leaves a line that closes in two seconds",
@@ -55,23 +74,22 @@ export const reduce = defineStep({
     next: ["reduce", "boil down"],
   },
   apply: context => {
-    const { step, facts, burner } = context;
+    const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
     const pot = added.value;
-    const working = workingVessel(context, pot, step.vesselId);
-    if (!working.ok) return working;
-    const vessel = working.value;
-    if (!burner) return refuse(missingVessel(context.field, "A reduction"));
+    const goal = endPointOf(step.target, pot.liquor, `${context.field}.target`);
+    if (!goal.ok) return goal;
+    const place = placeFor(context, pot, goal.value);
+    if (!place.ok) return place;
+    const { vessel, burner, setting } = place.value;
     const geometry = geometryOfVessel(vessel);
     const flame = heatIntoPan(
-      { kind: burner.kind, setting: step.setting, overlap: step.overlap },
+      { kind: burner.kind, setting, overlap: step.overlap },
       geometry.baseDiameterMm,
       facts,
     );
     if (!flame.ok) return refuse(...inField(context.field, flame.problems));
-    const goal = endPointOf(step.target, pot.liquor, `${context.field}.target`);
-    if (!goal.ok) return goal;
     const displaced = displacedIn(pot, facts);
     const end = simulateToGoal({
       liquor: pot.liquor,
@@ -108,7 +126,68 @@ export const reduce = defineStep({
         warnings: end.warnings,
         course: end.value.trace,
         mark: mark.value,
+        fire: { burner, setting },
       }),
     );
   },
 });
+
+interface Told {
+  readonly setting?: number | undefined;
+  readonly burnerId?: string | undefined;
+  readonly vesselId?: string | undefined;
+}
+
+/** Pan, burner and flame: as the cook has said, and where nothing is said as it goes best. */
+function placeFor(context: StepContext<Told>, pot: PotState, goal: EndPoint): Result<Rapid> {
+  const { step, facts } = context;
+  const named = step.burnerId === undefined ? null : context.burners.find(b => b.id === step.burnerId);
+  if (named === undefined)
+    return refuse({
+      code: "UNKNOWN_ID",
+      field: `${context.field}.burnerId`,
+      value: step.burnerId,
+      message: "This kitchen has no such burner any more; choose another.",
+    });
+  const burners = named ? [named] : context.burners;
+  const displaced = displacedIn(pot, facts);
+  const start = ml(volumeMlOf(pot.liquor, HOT_C) + displaced);
+  const left =
+    "ml" in goal ? goal.ml / volumeAt20(pot.liquor) : "g" in goal ? goal.g / massOfPools(pot.liquor) : 1;
+  const told = step.vesselId ? namedVessel(context, step.vesselId, null) : ok(null);
+  if (!told.ok) return told;
+  // What stands in it is not tipped over into another pan.
+  const stays = told.value ?? (pot.solids.length ? context.vessel : null);
+  const best = rapid({
+    startMl: start,
+    endMl: ml(left * volumeMlOf(pot.liquor, HOT_C) + displaced),
+    foams: foamsUp(pot.liquor),
+    milk: massOfPools(pot.natures.milkDry) > MILKY * massOfPools(pot.liquor),
+    binds: pot.natures.starches.length > 0 || massOfPools(pot.natures.pureeDry) > 0,
+    endSolids: solidsAt(pot, left),
+    vessels: stays ? [stays] : context.vessels.filter(v => !v.closed && (v.use === "pot" || v.use === "pan")),
+    burners,
+    // What is cold was only just poured together: the pan it stands in is nobody’s choice yet.
+    inHand: pot.temperatureC > STILL_COLD_C ? context.vessel : null,
+  });
+  if (best) return ok({ ...best, setting: step.setting ?? best.setting });
+  // Fuller than anybody would fill it: then it is at least a pot that holds it, and the step says that it overflows.
+  const working = workingVessel(context, pot, step.vesselId);
+  if (!working.ok) return working;
+  const burner = named ?? context.burner;
+  return burner
+    ? ok({ vessel: working.value, burner, setting: step.setting ?? 1 })
+    : refuse(missingVessel(context.field, "A reduction"));
+}
+
+const HOT_C = 95;
+const STILL_COLD_C = 30;
+/** Milk solids from which a liquor behaves as cream, as a share of it. Our estimate. */
+const MILKY = 0.01;
+
+/** What is dissolved, as a share of the liquor once so much of it is left. */
+function solidsAt({ liquor }: PotState, left: number): number {
+  const mass = left * massOfPools(liquor);
+  const solids = massOfPools(liquor) - liquor.water - liquor.ethanol - liquor.fat;
+  return mass > 0 ? Math.min(1, solids / mass) : 1;
+}

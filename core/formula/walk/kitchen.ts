@@ -69,6 +69,8 @@ export interface Kitchen {
   readonly facts: FactValues;
   readonly vessels: readonly Vessel[];
   readonly burner: Burner | null;
+  /** Burners a reduction may be put on: the one a cook chose, else all. */
+  readonly burners: readonly Burner[];
   readonly ingredientById: ReadonlyMap<string, Ingredient>;
   /** What the kitchen’s readings teach, by family. */
   readonly learnedBody: ReadonlyMap<string, Calibration>;
@@ -114,13 +116,18 @@ export function openKitchen(
     facts.diameterTrue === 1
       ? data.vessels
       : data.vessels.map(vessel => ({ ...vessel, shape: stretched(vessel.shape, facts.diameterTrue) }));
+  const burner =
+    data.burners.find(b => b.id === (burnerId ?? data.defaultBurnerId)) ?? data.burners[0] ?? null;
+  // The kitchen's usual burner is where nobody chose one.
+  const chosen = burnerId !== undefined && burnerId !== data.defaultBurnerId && burner?.id === burnerId;
   return {
     data,
     around: { pressurePa, ambientC: degC(data.ambientC), humidity: data.humidity },
     boilsC: valueOf(saturationTemperature(pressurePa)),
     facts,
     vessels,
-    burner: data.burners.find(b => b.id === (burnerId ?? data.defaultBurnerId)) ?? data.burners[0] ?? null,
+    burner,
+    burners: chosen && burner ? [burner] : data.burners,
     ingredientById: new Map(data.ingredients.map(i => [i.id, i])),
     learnedBody: learnBody(data.bodyReadings ?? []),
   };

@@ -17,7 +17,7 @@ import { costOfIngredient } from "./ingredient-cost";
 import type { Kitchen } from "./kitchen";
 import { asRead } from "./learned-body";
 import { type LineAmount, lineAmountOf } from "./line-amounts";
-import type { Computed, ResolvedLine, StepOutcome } from "../steps/kind";
+import type { Computed, Fire, ResolvedLine, StepOutcome } from "../steps/kind";
 import type { Step } from "../steps";
 import type { LineSoFar, StateAfterStep } from "./walked";
 import { levelIn } from "../steps/shared";
@@ -52,6 +52,7 @@ export function stateAfter(
     done.course,
     done.mark,
     done.bulkLevelMm,
+    done.fire,
     cost,
     once(() => asRead(bodyOfPot(pot, from.servedC, kitchen.facts), kitchen.learnedBody.get(from.family))),
   );
@@ -76,6 +77,7 @@ export const withWarnings = (state: StateAfterStep, more: readonly Warning[]): S
     state.course,
     state.mark,
     state.bulkLevelMm,
+    state.fire,
     state.cost,
     () => state.body,
   );
@@ -100,6 +102,7 @@ class KnownState implements StateAfterStep {
     readonly course: readonly TracePoint[],
     readonly mark: DipMark | undefined,
     readonly bulkLevelMm: number | undefined,
+    readonly fire: Fire | undefined,
     readonly cost: number,
     body: () => PotBody | null,
   ) {

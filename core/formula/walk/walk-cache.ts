@@ -12,7 +12,7 @@ import type { Step } from "../steps";
 import type { LineSoFar, StateAfterStep } from "./walked";
 import { formulaIn } from "./kitchen";
 
-type Where = Pick<Kitchen, "facts" | "around" | "burner" | "vessels">;
+type Where = Pick<Kitchen, "facts" | "around" | "burner" | "burners" | "vessels">;
 
 /** What somebody watched: the facts it was worked out from; `null` where nobody did. */
 interface Watched {
@@ -54,9 +54,15 @@ const sameStep = (a: StepKey, b: StepKey): boolean =>
   a.trace === b.trace &&
   sameLines(a.lines, b.lines);
 
+const sameBurners = (a: Where["burners"], b: Where["burners"]): boolean =>
+  a === b || (a.length === 1 && b.length === 1 && a[0] === b[0]);
+
 /** The same kitchen but for its facts. */
 const samePlace = (a: Where, b: Where): boolean =>
-  a.around === b.around && a.burner === b.burner && a.vessels === b.vessels;
+  a.around === b.around &&
+  a.burner === b.burner &&
+  sameBurners(a.burners, b.burners) &&
+  a.vessels === b.vessels;
 
 const sameFrom = (a: LineSoFar, b: LineSoFar): boolean =>
   a.clockS === b.clockS &&
@@ -186,8 +192,8 @@ export class WalkCache {
     );
     if (known) return known.done;
     const { done, reads } = this.#do(work);
-    const { facts, around, burner, vessels } = kitchen;
-    this.#steps.set(key.step.id, { ...key, where: { facts, around, burner, vessels }, done, reads });
+    const { facts, around, burner, burners, vessels } = kitchen;
+    this.#steps.set(key.step.id, { ...key, where: { facts, around, burner, burners, vessels }, done, reads });
     return done;
   }
 
@@ -211,8 +217,8 @@ export class WalkCache {
     if (known) return ok(known.ingredient);
     const { done: made, reads } = this.#do(make);
     if (!made.ok) return made;
-    const { facts, around, burner, vessels, ingredientById } = kitchen;
-    const where = { facts, around, burner, vessels, ingredientById };
+    const { facts, around, burner, burners, vessels, ingredientById } = kitchen;
+    const where = { facts, around, burner, burners, vessels, ingredientById };
     this.#products.set(id, { document, where, ...made.value, reads });
     return ok(made.value.ingredient);
   }

@@ -242,6 +242,7 @@ export function applyStep(
     lines: where.lines,
     vessels: kitchen.vessels,
     burner: kitchen.burner,
+    burners: kitchen.burners,
     around: kitchen.around,
     facts: kitchen.facts,
     ingredientById: id => kitchen.ingredientById.get(id),

@@ -6,7 +6,7 @@ import type { Problem, Warning } from "../../ground/result";
 import type { DipMark, Vessel } from "../../things/vessel";
 import type { PotBody } from "./body";
 import type { LineAmount } from "./line-amounts";
-import type { Computed } from "../steps/kind";
+import type { Computed, Fire } from "../steps/kind";
 import type { Step } from "../steps";
 
 /** What a walk along the line knows. */
@@ -32,6 +32,8 @@ export interface StateAfterStep {
   readonly course: readonly TracePoint[];
   readonly mark: DipMark | undefined;
   readonly bulkLevelMm: number | undefined;
+  /** Where it stands and how far open, for steps that look for the best. */
+  readonly fire: Fire | undefined;
   /** Body at the temperature it is eaten at; `null` where there is no liquor, or it is beyond a sauce. */
   readonly body: PotBody | null;
   /** What went in so far cost, in the kitchen’s currency, as purchased; what has no price is left out. */

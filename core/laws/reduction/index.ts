@@ -17,6 +17,7 @@ export {
   type SimulationInput,
   type TracePoint,
   simulate,
+  foamsUp,
   simulateToGoal,
 } from "./simulate";
 export {
@@ -58,3 +59,4 @@ export { panChange } from "./pan-change";
 export { type LearnedPace, NOTHING_LEARNED, learnPace } from "./learned-pace";
 export { DEGLAZE_LIQUIDS, type DeglazeLiquid, deglazeMl, overPourMinutes } from "./deglaze";
 export { SCALE_SHARE, jugSd, scaleSd, stickSd } from "./reading-error";
+export { type Rapid, rapid } from "./rapid";

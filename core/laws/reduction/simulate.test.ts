@@ -85,9 +85,17 @@ describe("refusals and warnings", () => {
       liquor: water(800),
       vessel: pot(360, 100),
       drive: { watts: watts(1500) },
-      goal: { g: g(200) },
+      goal: { g: g(300) },
     });
     expect(thin.ok && thin.warnings.map(w => w.code)).toContain("THIN_LAYER");
+    // Taken down to little, thin is what was wanted.
+    const wanted = job({
+      liquor: water(800),
+      vessel: pot(360, 100),
+      drive: { watts: watts(1500) },
+      goal: { g: g(200) },
+    });
+    expect(wanted.ok && wanted.warnings).toEqual([]);
     const foaming = job({
       liquor: liquid(2000, WINE),
       vessel: pot(200, 120),

@@ -338,20 +338,30 @@ const canBoil = (pan: Pan, boils: number, heatW: number): boolean =>
 const holdHeat = (pan: Pan, t: number, k: Slopes): number =>
   pan.lossW(t) + k.w * latentHeatJPerG(t) + k.e * ETHANOL_HEAT_J_PER_G;
 
+const LITTLE_LEFT = 0.3;
+
+/** Whether a liquor rises in the pan as it boils: spirit, starch, cream. Common practice, no source. */
+export const foamsUp = (liquor: Pools): boolean =>
+  liquor.ethanol > 0.02 * liquor.water ||
+  liquor.starch > 0 ||
+  (liquor.fat > 0 && liquor.sugars > 0 && liquor.fat > 0.02 * liquor.water);
+
 function panWarnings(input: SimulationInput, end: Simulation): Warning[] {
   const warnings: Warning[] = [];
   const { vessel, liquor } = input;
   const level = vessel.levelClipped(ml(volumeMlOf(end.liquor, end.temperatureC) + input.displacedMl));
-  if (input.displacedMl === 0 && level < THIN_LAYER_MM)
+  // What is taken down to little is thin at the end: that is what is wanted.
+  const far = massOfPools(end.liquor) <= LITTLE_LEFT * massOfPools(liquor);
+  if (input.displacedMl === 0 && level < THIN_LAYER_MM && !far)
     warnings.push({
       code: "THIN_LAYER",
       message: `Only ${printNumber(mm(level), 1)} mm deep at the end: it can scorch. Take a smaller pan.`,
     });
-  const foams =
-    liquor.ethanol > 0.02 * liquor.water ||
-    liquor.starch > 0 ||
-    (liquor.fat > 0 && liquor.sugars > 0 && liquor.fat > 0.02 * liquor.water);
-  if (end.boilS !== null && foams && volumeMlOf(liquor, input.temperatureC) > FOAM_FILL * vessel.capacityMl)
+  if (
+    end.boilS !== null &&
+    foamsUp(liquor) &&
+    volumeMlOf(liquor, input.temperatureC) > FOAM_FILL * vessel.capacityMl
+  )
     warnings.push({
       code: "FOAM_RISK",
       message: "It foams: keep the pan at most 40 % full, or take a larger one.",
