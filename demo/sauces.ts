@@ -231,6 +231,8 @@ const morelCream = worked(
     "morels",
     larderLine("soaking-water-line", "water", { kind: "equal-to", line: "dried-morels-line", factor: 10 }),
   ),
+  // A stock without gelatin: all of its body is cream, so it stays lighter than a nappe and no richer than it must be.
+  change("reduce-cream", { target: { body: 28 } }),
   change("morels", {
     drinks: 3,
     leavePct: 10,

@@ -12,9 +12,10 @@ import {
   nameOfFormula,
   namesIn,
   relationAsTyped,
+  type ReductionEnd,
+  endInWords,
 } from "~/core/formula";
 import { g, minutes, printDuration, printMass, printNumber } from "~/core/ground/quantity";
-import { targetInWords } from "~/core/laws/reduction";
 
 /** A conflict as two cooks would speak of it. */
 export interface ConflictWords {
@@ -110,7 +111,7 @@ function valueWords(
     if (field?.type === "choice") return field.choices.find(([id]) => id === value)?.[1] ?? value;
     return value;
   }
-  if (field?.type === "target") return targetInWords(value as Parameters<typeof targetInWords>[0]);
+  if (field?.type === "target") return endInWords(value as ReductionEnd);
   const thing = value as Partial<Step> & Partial<Line>;
   if (thing.amount && thing.of)
     return `${lineName(thing as Line, kitchen)}, ${relationAsTyped(thing.amount, nameOf)}`;

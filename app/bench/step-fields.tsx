@@ -1,12 +1,7 @@
 import { memo, useId } from "react";
-import type { Step, StepField } from "~/core/formula";
+import { type ReductionEnd, type Step, type StepField, endInWords, parseEnd } from "~/core/formula";
 import { parseAmount, printNumber, readNumber } from "~/core/ground/quantity";
-import {
-  type Burner,
-  type ReductionTarget,
-  parseReductionTarget,
-  targetInWords,
-} from "~/core/laws/reduction";
+import type { Burner } from "~/core/laws/reduction";
 import { type Result, ok } from "~/core/ground/result";
 import type { Vessel } from "~/core/things/vessel";
 import { readMinutes, readTemperature, readWithin } from "../ui/read";
@@ -93,9 +88,9 @@ export const StepFieldInput = memo(function StepFieldInput({
       return (
         <TypedField
           label={field.label}
-          shown={targetInWords(value as ReductionTarget).replace(/ \(.*/, "")}
-          hint={targetInWords(value as ReductionTarget)}
-          read={text => parseReductionTarget(text, readEnd, field.label)}
+          shown={endInWords(value as ReductionEnd).replace(/ \(.*/, "")}
+          hint={endInWords(value as ReductionEnd)}
+          read={text => parseEnd(text, readEnd, field.label)}
           onRead={set}
           width="w-40"
         />

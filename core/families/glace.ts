@@ -21,7 +21,7 @@ export const glace = defineFamily({
           "the share of the stock the house has settled on; printed on the label",
         ],
         third: ["to a third", "a light glace that still pours"],
-        glace: ["to a ninth", "sets hard; a spoon lifts a whole sauce"],
+        glace: ["to a ninth", "a light glace: sets hard, a spoon lifts a sauce"],
       },
       "demi",
     ),

@@ -88,12 +88,13 @@ export const panSauce = defineFamily({
           ),
         step("strain", "strain", [], { press: s.straining === "press", durationMin: 3 }),
         step("reduce", "reduce", [], {
-          target: { to: s.spice === "none" ? 0.4 : 0.57 },
+          // Soy brings its own salt: what is taken down to a quarter would be too salty with it.
+          target: { to: (s.style === "soy" ? 0.4 : 0.25) / (s.spice === "none" ? 1 : 0.7) },
           why: "Thickness first, salt last: all the salt stays while the water leaves.",
         }),
         s.cream !== "none" &&
           step("add", "cream", [from("cream", pct(s.cream === "reduced" ? 12 : 8))], { durationMin: 1 }),
-        s.cream === "reduced" && step("reduce", "reduce-cream", [], { target: { to: 0.8 } }),
+        s.cream === "reduced" && step("reduce", "reduce-cream", [], { target: { body: 37 } }),
         style.more.length > 0 && step("season", "style", style.more, { durationMin: 1 }),
         s.butter !== "none" && step("rest", "off-fire", [], { durationMin: 10, lid: "off" }),
         s.butter !== "none" && step("mount", "mount", [from("butter", perLitre(Number(s.butter)))]),

@@ -23,15 +23,9 @@ export { blankFormula } from "./document/blank";
 export { INTENSITY, SERVED_AS, type ServedAs } from "./document/served-as";
 export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./walk/figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./costing/cost";
-export {
-  type PotBody,
-  bodyAcross,
-  bodyOfPot,
-  emulsionInputOf,
-  emulsionOfPot,
-  sauceOf,
-  servedAtC,
-} from "./walk/body";
+export { sauceOf } from "./steps/as-sauce";
+export { type ReductionEnd, endInWords, parseEnd } from "./steps/reduction-end";
+export { type PotBody, bodyAcross, bodyOfPot, emulsionInputOf, emulsionOfPot, servedAtC } from "./walk/body";
 export { type BodyReading, bodyReadingSchema, learnBody } from "./walk/learned-body";
 export { WalkCache } from "./walk/walk-cache";
 export { pendingSalty, saltTargetPct } from "./walk/salt-lock";

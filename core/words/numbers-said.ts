@@ -1,5 +1,5 @@
 import { parseTemperature, printNumber, readNumber, saidNumber } from "../ground/quantity";
-import type { ReductionTarget } from "../laws/reduction";
+import type { ReductionEnd } from "../formula";
 import type { Result } from "../ground/result";
 import { inFigures } from "./in-figures";
 
@@ -98,9 +98,19 @@ const SHARE_WORDS: Readonly<Record<string, number>> = {
   "three quarters": 3 / 4,
 };
 
+/** Ends told by how it sits on the spoon, and the body they mean. Common practice, no source. */
+const BODIES_SAID: readonly (readonly [words: RegExp, body: number])[] = [
+  [/\blight (?:nappe|coat)\b/, 37],
+  [/\bto (?:a )?nappe\b|\buntil it coats\b|\bcoats the (?:back of (?:a|the) )?spoon\b/, 45],
+  [/\bto a glaze\b|\bto a glace\b/, 54],
+  [/\b(?:until|to) (?:it is |a )?syrup(?:y)?\b/, 28],
+];
+
 /** End of a reduction. Where neither by nor to was said, it asks: the two differ much. */
-export function reductionSaid(clause: string): { target: ReductionTarget; question: string | null } | null {
+export function reductionSaid(clause: string): { target: ReductionEnd; question: string | null } | null {
   const text = clause.toLowerCase();
+  const body = BODIES_SAID.find(([words]) => words.test(text));
+  if (body) return { target: { body: body[1] }, question: null };
   if (/almost dry|nearly dry|au sec|until dry/.test(text)) return { target: { by: 0.85 }, question: null };
   const match =
     /\b(by|to)?\s*(?:about\s+)?((?:one |two |three |a )?(?:half|thirds?|quarters?)|\d+\s*%|\d+\s*\/\s*\d+|[½⅓⅔¼¾])/.exec(

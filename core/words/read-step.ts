@@ -6,9 +6,11 @@ import {
   type THICKEN_FORMS,
   fieldsOf,
   kindOf,
+  type ReductionEnd,
+  endInWords,
 } from "../formula";
 import { printNumber } from "../ground/quantity";
-import { type ReductionTarget, targetInWords } from "../laws/reduction";
+
 import { sourceOf } from "./house-formulas";
 import type { SaidIngredient } from "./ingredients-said";
 import {
@@ -114,11 +116,11 @@ function withTime<S extends Extract<Step, { durationMin: number }>>(
 }
 
 /** The two readings of a share that was said without by or to. */
-function byOrTo(target: ReductionTarget): DraftQuestion["answers"] {
+function byOrTo(target: ReductionEnd): DraftQuestion["answers"] {
   const share = "to" in target ? target.to : "by" in target ? target.by : null;
   if (share === null) return [];
   return [{ to: share }, { by: share }].map(read => ({
-    words: targetInWords(read),
+    words: endInWords(read),
     patch: { target: read } as Partial<Step>,
   }));
 }

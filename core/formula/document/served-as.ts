@@ -42,7 +42,8 @@ export const INTENSITY: Readonly<Record<ServedAs, IntensityClass>> = {
     label: "pan sauce, jus",
     portionG: [25, 70],
     saltPct: [0.8, 1.4],
-    fatPct: [0, 35],
+    // A pan sauce of reduced cream alone coats from about two fifths of fat.
+    fatPct: [0, 42],
     source: COMMON,
   },
   emulsion: {

@@ -2,7 +2,7 @@ import type { FactValues } from "../../ground/facts";
 import { type Balance, balanceOf } from "../../laws/seasoning";
 import { type Pools, liquorMass, massOfPools } from "../../things/pot";
 import type { AcidId } from "../../laws/texture";
-import { acidsOf } from "../walk/body";
+import { acidsOf } from "../steps/as-sauce";
 import type { FormulaDocument } from "../document/document";
 import { eatenOf } from "../walk/figures";
 import { INTENSITY } from "../document/served-as";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { type ReductionTarget, reductionTargetSchema } from "../../laws/reduction";
+import { type ReductionEnd, reductionEndSchema } from "./reduction-end";
 import type { Vessel } from "../../things/vessel";
 
 /** How a thing of a step is typed or chosen: what a form draws, and the limits it keeps. */
@@ -157,9 +157,9 @@ export const vessel = (label = "Pot", uses: readonly Vessel["use"][] = ON_THE_FI
 
 /** Where a reduction ends. An end in grams or litres is one of the whole batch. */
 export const end = (label: string) => ({
-  schema: reductionTargetSchema,
+  schema: reductionEndSchema,
   form: { label, type: "target" as const },
-  times: (target: ReductionTarget, factor: number): ReductionTarget =>
+  times: (target: ReductionEnd, factor: number): ReductionEnd =>
     "endG" in target
       ? { endG: target.endG * factor }
       : "endMl" in target

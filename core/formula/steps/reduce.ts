@@ -7,20 +7,12 @@ import {
   volumeAt20,
   volumeMlOf,
 } from "../../things/pot";
-import { g, ml } from "../../ground/quantity";
+import { g, ml, s } from "../../ground/quantity";
 import { type Result, ok, refuse } from "../../ground/result";
-import {
-  type EndPoint,
-  type Rapid,
-  endPointOf,
-  foamsUp,
-  heatIntoPan,
-  rapid,
-  simulateToGoal,
-  targetInWords,
-} from "../../laws/reduction";
+import { type EndPoint, type Rapid, foamsUp, heatIntoPan, rapid, simulateToGoal } from "../../laws/reduction";
 import { dipMark, geometryOfVessel } from "../../things/vessel";
 import { type StepContext, defineStep, missingVessel, outcome } from "./kind";
+import { type ReductionEnd, endInWords, endPointIn } from "./reduction-end";
 import { burner as burnerField, end, opening, openingIfAny, vessel } from "./field";
 import {
   addLines,
@@ -44,8 +36,9 @@ const fields = {
 };
 
 /** The other wording of the same end, so that by and to are never mixed up. */
-const otherWay = (target: Parameters<typeof targetInWords>[0]): string => {
-  const other = /\((.*)\)/.exec(targetInWords(target))?.[1];
+const otherWay = (target: ReductionEnd): string => {
+  if ("body" in target) return `body ${target.body} on the spoon, `;
+  const other = /\((.*)\)/.exec(endInWords(target))?.[1];
   return other ? `that is ${other}, ` : "";
 };
 
@@ -55,7 +48,7 @@ export const reduce = defineStep({
   label: "Reduce",
   fields,
   blank: id => ({ id, kind: "reduce" as const, lines: [], target: { to: 0.5 }, overlap: 1 }),
-  title: step => `Reduce ${targetInWords(step.target).replace(/ \(.*/, "")}`,
+  title: step => `Reduce ${endInWords(step.target).replace(/ \(.*/, "")}`,
   detail: step => `${otherWay(step.target)}${step.overlap < 1 ? "partly off the fire, " : ""}skim`,
   cue: "bubbles grow large and slow, the spoon leaves a line that closes in two seconds",
   cautions: () => [
@@ -78,9 +71,11 @@ export const reduce = defineStep({
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
     const pot = added.value;
-    const goal = endPointOf(step.target, pot.liquor, `${context.field}.target`);
-    if (!goal.ok) return goal;
-    const place = placeFor(context, pot, goal.value);
+    const found = endPointIn(step.target, pot, facts, `${context.field}.target`);
+    if (!found.ok) return found;
+    const goal = found.value;
+    if (!goal) return thereAlready(context, pot);
+    const place = placeFor(context, pot, goal);
     if (!place.ok) return place;
     const { vessel, burner, setting } = place.value;
     const geometry = geometryOfVessel(vessel);
@@ -101,7 +96,7 @@ export const reduce = defineStep({
       surface: "stirred",
       lid: "off",
       around: context.around,
-      goal: goal.value,
+      goal,
       facts,
       trace: context.trace,
     });
@@ -131,6 +126,25 @@ export const reduce = defineStep({
     );
   },
 });
+
+/** Nothing is boiled off where the end is reached before it begins; that is said. */
+function thereAlready(
+  context: StepContext<{ target: ReductionEnd; vesselId?: string | undefined }>,
+  pot: PotState,
+) {
+  const vessel = workingVessel(context, pot, context.step.vesselId);
+  if (!vessel.ok) return vessel;
+  return ok(
+    outcome(pot, vessel.value, s(0), {
+      warnings: [
+        {
+          code: "THERE_ALREADY",
+          message: `It is there already: nothing to reduce ${endInWords(context.step.target)}.`,
+        },
+      ],
+    }),
+  );
+}
 
 interface Told {
   readonly setting?: number | undefined;

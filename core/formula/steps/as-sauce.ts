@@ -1,0 +1,60 @@
+import { gramsOfAcid } from "../../laws/emulsion";
+import { standingIn } from "../../laws/puree";
+import { ACID_IDS, type AcidId, type SauceState, YOLK_FAT } from "../../laws/texture";
+import type { FactValues } from "../../ground/facts";
+import { type PotState, massOfPools, poolsOfNatures, subtractPools } from "../../things/pot";
+
+/** Fixed acid nobody told apart counts as malic: the commonest of fruit and vegetables. Our estimate. */
+const USUAL_ACID: AcidId = "malic";
+
+/** Acids of a liquor by kind, g of each. */
+export function acidsOf(pot: PotState): Partial<Record<AcidId, number>> {
+  const { acidVolatile, acidFixed } = pot.liquor;
+  const known = ACID_IDS.map(id => [id, pot.natures.acids[id] ?? 0] as const);
+  const rest = Math.max(0, acidFixed - known.reduce((sum, [, x]) => sum + x, 0));
+  const acids: Partial<Record<AcidId, number>> = {};
+  const add = (id: AcidId, equivalents: number) => {
+    if (equivalents > 0) acids[id] = (acids[id] ?? 0) + gramsOfAcid(id, equivalents);
+  };
+  add("acetic", acidVolatile);
+  for (const [id, equivalents] of known) add(id, equivalents);
+  add(USUAL_ACID, rest);
+  return acids;
+}
+
+/**
+ * The liquor of a pot as a sauce: a pure view of its pools and of what keeps its own nature in them.
+ *
+ * Dissolved is what belongs to no carrier; alcohol counts as water; starch and fibre that belong to nothing count as nothing.
+ */
+export function sauceOf(pot: PotState, facts: FactValues): SauceState {
+  const { liquor, natures: c } = pot;
+  const free = subtractPools(liquor, poolsOfNatures(c));
+  const starchWater = c.starches.reduce((m, s) => m + Math.max(0, s.massG - massOfPools(s.dry)), 0);
+  const yolkWater = Math.max(0, (1 - YOLK_FAT) * c.yolkG - massOfPools(c.yolkDry));
+  const pureeG = massOfPools(c.pureeDry);
+  return {
+    waterG: Math.max(0, liquor.water + liquor.ethanol - starchWater - yolkWater),
+    gelatinG: liquor.collagen,
+    dissolvedG:
+      Math.max(0, free.proteinOther + free.sugars + free.other) + liquor.acidVolatile + liquor.acidFixed,
+    milkSolidsG: massOfPools(c.milkDry),
+    saltG: liquor.salt,
+    fatG: Math.max(0, liquor.fat - YOLK_FAT * c.yolkG),
+    yolkG: c.yolkG,
+    yolkMaxC: c.yolkMaxC,
+    starches: c.starches.map(({ id, massG, colour, maxC, minutes, blendedS }) => ({
+      id,
+      massG,
+      colour,
+      maxC,
+      minutes,
+      blendedS,
+    })),
+    pureeG,
+    pureeSolidsG: Math.min(pureeG, standingIn(c, facts)),
+    fineness: c.fineness,
+    sugarG: Math.max(0, free.sugars),
+    acids: acidsOf(pot),
+  };
+}
