@@ -58,7 +58,7 @@ test("a cider pan sauce from the template: another school, 0.85 % salt, from 24 
   await reads(sides.getByRole("row").filter({ hasText: "dry cider" })).toMatch(
     /Lift \d pans|fond goes with the floor/,
   );
-  await expect(page.getByText(/× 3[.,]5/)).toBeVisible();
+  await expect(page.getByText(/^× 3[.,]5/)).toBeVisible();
   await expect(sides.getByText("Steps that change")).toBeVisible();
 });
 
