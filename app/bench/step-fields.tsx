@@ -1,5 +1,12 @@
 import { memo, useId } from "react";
-import { type ReductionEnd, type Step, type StepField, endInWords, parseEnd } from "~/core/formula";
+import {
+  type ReductionEnd,
+  type Step,
+  type StepField,
+  endAsTyped,
+  endInWords,
+  parseEnd,
+} from "~/core/formula";
 import { parseAmount, printNumber, readNumber } from "~/core/ground/quantity";
 import type { Burner } from "~/core/laws/reduction";
 import { type Result, ok } from "~/core/ground/result";
@@ -71,7 +78,7 @@ export const StepFieldInput = memo(function StepFieldInput({
           shown={missing ?? `${printNumber(number * 100)} %`}
           read={orNothing(empty, readWithin(field.label, "%", 1, 100))}
           onRead={pct => set(pct === undefined ? undefined : pct / 100)}
-          width="w-20"
+          width={empty === undefined ? "w-20" : "w-36"}
         />
       );
     case "litres":
@@ -88,7 +95,7 @@ export const StepFieldInput = memo(function StepFieldInput({
       return (
         <TypedField
           label={field.label}
-          shown={endInWords(value as ReductionEnd).replace(/ \(.*/, "")}
+          shown={endAsTyped(value as ReductionEnd)}
           hint={endInWords(value as ReductionEnd)}
           read={text => parseEnd(text, readEnd, field.label)}
           onRead={set}

@@ -24,7 +24,7 @@ export { INTENSITY, SERVED_AS, type ServedAs } from "./document/served-as";
 export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./walk/figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./costing/cost";
 export { sauceOf } from "./steps/as-sauce";
-export { type ReductionEnd, endInWords, parseEnd } from "./steps/reduction-end";
+export { type ReductionEnd, endAsTyped, endInWords, parseEnd } from "./steps/reduction-end";
 export { type PotBody, bodyAcross, bodyOfPot, emulsionInputOf, emulsionOfPot, servedAtC } from "./walk/body";
 export { type BodyReading, bodyReadingSchema, learnBody } from "./walk/learned-body";
 export { WalkCache } from "./walk/walk-cache";

@@ -37,9 +37,8 @@ const fields = {
 
 /** The other wording of the same end, so that by and to are never mixed up. */
 const otherWay = (target: ReductionEnd): string => {
-  if ("body" in target) return `body ${target.body} on the spoon, `;
   const other = /\((.*)\)/.exec(endInWords(target))?.[1];
-  return other ? `that is ${other}, ` : "";
+  return other ? ("body" in target ? `${other} on the spoon, ` : `that is ${other}, `) : "";
 };
 
 /** Boils down to a share, a volume or a mass; ends at a mark on the stick, never at a clock. */

@@ -3,7 +3,7 @@ import { DEMO_KITCHEN } from "../../../demo/kitchen";
 import { g } from "../../ground/quantity";
 import { type FormulaDocument, blankFormula, openKitchen, walk } from "..";
 import { ok, refuse, valueOf } from "../../ground/result";
-import { type ReductionEnd, endInWords, parseEnd } from "./reduction-end";
+import { type ReductionEnd, endAsTyped, endInWords, parseEnd } from "./reduction-end";
 
 const nothing = () => refuse({ code: "NOT_UNDERSTOOD", field: "target", message: "no" });
 const read = (text: string) => parseEnd(text, text === "to 600 g" ? () => ok({ massG: 600 }) : nothing);
@@ -21,12 +21,21 @@ describe("an end as a cook says it", () => {
     ["to half", { to: 0.5 }],
     ["to 600 g", { endG: 600 }],
   ])("%s", (text, end) => expect(valueOf(read(text))).toEqual(end));
+  test("a coat has its name, a body between has its figure", () => {
+    expect(endInWords({ body: 45 })).toBe("to nappe (body 45)");
+    expect(endInWords({ body: 28 })).toBe("to body 28 (soup-cream)");
+  });
   test("one nobody cooks to is refused with what can be", () =>
     expect(read("to body 95")).toMatchObject({ ok: false, problems: [{ code: "OUT_OF_RANGE" }] }));
   test("what is printed is read back", () => {
-    for (const end of [{ body: 45 }, { brix: 62.5 }, { saltPct: 1.15 }, { to: 0.5 }] as ReductionEnd[]) {
-      const printed = endInWords(end).replace(/ \(.*/, "");
-      expect(valueOf(read(printed))).toEqual(end);
+    for (const end of [
+      { body: 43.5 },
+      { body: 28 },
+      { brix: 62.5 },
+      { saltPct: 1.15 },
+      { to: 0.5 },
+    ] as ReductionEnd[]) {
+      expect(valueOf(read(endAsTyped(end)))).toEqual(end);
     }
   });
 });

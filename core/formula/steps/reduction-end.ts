@@ -34,16 +34,29 @@ const SPOKEN: readonly (readonly [words: RegExp, body: number])[] = [
   [/^(?:a )?heavy coat$|^(?:a )?glaze$|^(?:a )?glace$/, 54],
 ];
 
-/** "by a third (to two thirds)", "to nappe (body 45)", "to 62 °Bx", "to 1.1 % salt". */
+/** Bodies a cook reduces to by name; the others are told by their figure. */
+const BY_NAME: ReadonlySet<string> = new Set(["light coat", "nappe", "heavy coat"]);
+
+/** "by a third (to two thirds)", "to nappe (body 45)", "to body 28 (soup-cream)", "to 62 °Bx", "to 1.1 % salt". */
 export function endInWords(end: ReductionEnd): string {
-  if ("body" in end) return `to ${bandOf(end.body).name} (body ${printNumber(end.body)})`;
+  if ("body" in end) {
+    const { name } = bandOf(end.body);
+    const figure = `body ${printNumber(end.body, Number.isInteger(end.body) ? 0 : 1)}`;
+    return BY_NAME.has(name) ? `to ${name} (${figure})` : `to ${figure} (${name})`;
+  }
   if ("brix" in end) return `to ${printNumber(end.brix, 1)} °Bx`;
   if ("saltPct" in end) return `to ${printNumber(end.saltPct, 2)} % salt`;
   return targetInWords(end);
 }
 
+/** The end as it is typed: what `parseEnd` reads back as the same. */
+export const endAsTyped = (end: ReductionEnd): string =>
+  "body" in end
+    ? `to body ${printNumber(end.body, Number.isInteger(end.body) ? 0 : 1)}`
+    : endInWords(end).replace(/ \(.*/, "");
+
 /**
- * Reads what `endInWords` writes, and what a cook says: "to nappe", "to a glaze", "to body 40", "to 65 Brix".
+ * Reads what `endAsTyped` writes, and what a cook says: "to nappe", "to a glaze", "to body 40", "to 65 Brix".
  * @errors those of `parseReductionTarget`
  */
 export function parseEnd(
