@@ -112,9 +112,12 @@ export const BANDS: readonly Band[] = [
   },
 ];
 
-/** The band a thickness lies in; lower edge inclusive. @example bandOf(45).name // "nappe" */
+/**
+ * The band a thickness lies in, as the whole figure that is shown of it; lower edge inclusive.
+ * @example bandOf(45).name // "nappe", as bandOf(40.98), which is shown as 41
+ */
 export const bandOf = (thickness: number): Band =>
-  BANDS.findLast(band => thickness >= band.from) ?? (BANDS[0] as Band);
+  BANDS.findLast(band => Math.round(thickness) >= band.from) ?? (BANDS[0] as Band);
 /** Where a band ends. */
 export const endOf = (band: Band): number => BANDS[band.id + 1]?.from ?? 100;
 

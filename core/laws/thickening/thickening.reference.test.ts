@@ -40,7 +40,7 @@ describe("starch against its check rows (B-1 to B-12; docs/models.md â€œStarchâ€
     const inStock = body(sauceOf({ "white stock": 1000, butter: grams }, with_)).thickness;
     expect(inStock).toBeCloseTo(stock, 1);
     // 90 g stands at the edge of the next.
-    expect(bandOf(inStock - 1).name).toBe(band);
+    expect(bandOf(inStock - 1.5).name).toBe(band);
     expect(body(sauceOf({ milk: 1030, butter: grams }, with_)).thickness).toBeCloseTo(milk, 1);
   });
 
