@@ -17,7 +17,6 @@ export {
   type SimulationInput,
   type TracePoint,
   simulate,
-  foamsUp,
   simulateToGoal,
 } from "./simulate";
 export {
@@ -60,3 +59,4 @@ export { type LearnedPace, NOTHING_LEARNED, learnPace } from "./learned-pace";
 export { DEGLAZE_LIQUIDS, type DeglazeLiquid, deglazeMl, overPourMinutes } from "./deglaze";
 export { SCALE_SHARE, jugSd, scaleSd, stickSd } from "./reading-error";
 export { type Rapid, rapid } from "./rapid";
+export { foamsUp } from "./pan-warnings";

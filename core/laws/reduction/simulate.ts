@@ -14,7 +14,6 @@ import {
   type Watts,
   degC,
   ml,
-  mm,
   printDuration,
   printNumber,
   printVolume,
@@ -23,6 +22,7 @@ import {
 } from "../../ground/quantity";
 import { type Problem, type Result, type Warning, ok, refuse } from "../../ground/result";
 import { ETHANOL_HEAT_J_PER_G, Pan, type PanInput, type Slopes } from "./pan";
+import { panWarnings } from "./pan-warnings";
 import type { EndPoint } from "./target";
 
 /** What drives the pot: watts into it, or a temperature it is kept at. */
@@ -78,8 +78,6 @@ const STEPS_OF_A_HOLD = 600;
 const MOST_STEPS = 1500;
 /** A pot that warms or boils away slower than this share of what it would need will not get there. */
 const HOPELESS = 0.3;
-const FOAM_FILL = 0.4;
-const THIN_LAYER_MM = 4;
 
 /**
  * Boils or simmers a liquor down: one energy balance for a flame too small to boil, for the boil, and for a held
@@ -337,34 +335,3 @@ const canBoil = (pan: Pan, boils: number, heatW: number): boolean =>
 
 const holdHeat = (pan: Pan, t: number, k: Slopes): number =>
   pan.lossW(t) + k.w * latentHeatJPerG(t) + k.e * ETHANOL_HEAT_J_PER_G;
-
-const LITTLE_LEFT = 0.3;
-
-/** Whether a liquor rises in the pan as it boils: spirit, starch, cream. Common practice, no source. */
-export const foamsUp = (liquor: Pools): boolean =>
-  liquor.ethanol > 0.02 * liquor.water ||
-  liquor.starch > 0 ||
-  (liquor.fat > 0 && liquor.sugars > 0 && liquor.fat > 0.02 * liquor.water);
-
-function panWarnings(input: SimulationInput, end: Simulation): Warning[] {
-  const warnings: Warning[] = [];
-  const { vessel, liquor } = input;
-  const level = vessel.levelClipped(ml(volumeMlOf(end.liquor, end.temperatureC) + input.displacedMl));
-  // What is taken down to little is thin at the end: that is what is wanted.
-  const far = massOfPools(end.liquor) <= LITTLE_LEFT * massOfPools(liquor);
-  if (input.displacedMl === 0 && level < THIN_LAYER_MM && !far)
-    warnings.push({
-      code: "THIN_LAYER",
-      message: `Only ${printNumber(mm(level), 1)} mm deep at the end: it can scorch. Take a smaller pan.`,
-    });
-  if (
-    end.boilS !== null &&
-    foamsUp(liquor) &&
-    volumeMlOf(liquor, input.temperatureC) > FOAM_FILL * vessel.capacityMl
-  )
-    warnings.push({
-      code: "FOAM_RISK",
-      message: "It foams: keep the pan at most 40 % full, or take a larger one.",
-    });
-  return warnings;
-}
