@@ -92,7 +92,7 @@ describe.each(EVERY_FORMULA)("whatever of %s two cooks change", (_, document) =>
       portionG: document.portionG + by,
       steps: document.steps.map(step => ({
         ...step,
-        ...("durationMin" in step && { durationMin: step.durationMin + by }),
+        ...("durationMin" in step && { durationMin: (step.durationMin ?? 10) + by }),
         ...("setting" in step && { setting: 0.1 * by }),
         ...("toC" in step && { toC: (step.toC ?? 0) - by }),
         ...("holdC" in step && { holdC: step.holdC - by }),

@@ -132,7 +132,7 @@ describe("the fields of a step", () => {
       const offered = [...element.querySelectorAll("option")].map(option => option.value);
       cleanup();
       const trays = vessels.some(v => v.use === "tray" && offered.includes(v.id));
-      expect(trays, kind).toBe(kind === "roast" || kind === "set");
+      expect(trays, kind).toBe(["roast", "set", "brown", "braise", "confit"].includes(kind));
       return vessels.some(v => v.use === "container" && offered.includes(v.id));
     });
     expect(inContainers).toContain("strain");

@@ -45,8 +45,8 @@ export const StepFieldInput = memo(function StepFieldInput({
       return (
         <TypedField
           label={field.label}
-          shown={`${printNumber(number)} min`}
-          read={readMinutes(field.label)}
+          shown={missing ?? `${printNumber(number)} min`}
+          read={orNothing(empty, readMinutes(field.label))}
           onRead={set}
           width={input}
         />
@@ -76,7 +76,7 @@ export const StepFieldInput = memo(function StepFieldInput({
         <TypedField
           label={field.label}
           shown={missing ?? `${printNumber(number * 100)} %`}
-          read={orNothing(empty, readWithin(field.label, "%", 1, 100))}
+          read={orNothing<number>(empty, readWithin(field.label, "%", 1, 100))}
           onRead={pct => set(pct === undefined ? undefined : pct / 100)}
           width={empty === undefined ? "w-20" : "w-36"}
         />
@@ -86,7 +86,7 @@ export const StepFieldInput = memo(function StepFieldInput({
         <TypedField
           label={field.label}
           shown={missing ?? `${printNumber(number / 1000, 1)} l`}
-          read={orNothing(empty, readWithin(field.label, "l", field.min, field.max))}
+          read={orNothing<number>(empty, readWithin(field.label, "l", field.min, field.max))}
           onRead={litres => set(litres === undefined ? undefined : litres * 1000)}
           width={input}
         />
@@ -95,9 +95,9 @@ export const StepFieldInput = memo(function StepFieldInput({
       return (
         <TypedField
           label={field.label}
-          shown={endAsTyped(value as ReductionEnd)}
-          hint={endInWords(value as ReductionEnd)}
-          read={text => parseEnd(text, readEnd, field.label)}
+          shown={value === undefined ? (empty ?? "") : endAsTyped(value as ReductionEnd)}
+          hint={value === undefined ? undefined : endInWords(value as ReductionEnd)}
+          read={orNothing(empty, text => parseEnd(text, readEnd, field.label))}
           onRead={set}
           width="w-40"
         />
@@ -163,8 +163,8 @@ export const StepFieldInput = memo(function StepFieldInput({
 
 /** A reader that also takes nothing, a dash, or the words for nothing. */
 const orNothing =
-  (empty: string | undefined, read: (text: string) => Result<number>) =>
-  (text: string): Result<number | undefined> =>
+  <T,>(empty: string | undefined, read: (text: string) => Result<T>) =>
+  (text: string): Result<T | undefined> =>
     empty !== undefined && ["", "-", "–", empty].includes(text.trim().toLowerCase())
       ? ok(undefined)
       : read(text);

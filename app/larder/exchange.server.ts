@@ -91,7 +91,8 @@ function carriesFrom(words: readonly string[]): Record<string, unknown> | undefi
           }),
         ),
       ];
-    if (key === "milk" || key === "puree" || key === "neutral") return [key, /^(yes|true|1)$/i.test(value)];
+    if (key === "milk" || key === "puree" || key === "neutral" || key === "whole")
+      return [key, /^(yes|true|1)$/i.test(value)];
     return [key, key === "yolkPct" ? Number(value.replace(",", ".")) : value];
   });
   return entries.length ? Object.fromEntries(entries) : undefined;

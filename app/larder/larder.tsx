@@ -16,7 +16,11 @@ export const meta: Route.MetaFunction = () => [{ title: "Larder · Hondaro" }];
 
 const FILTERS: readonly { id: string; label: string; keeps: (i: Ingredient) => boolean }[] = [
   { id: "all", label: "Everything", keeps: () => true },
-  { id: "bones", label: "Bones and shells", keeps: i => /bones|whole|frames|shells/.test(i.solidKind ?? "") },
+  {
+    id: "bones",
+    label: "Bones, meat and shells",
+    keeps: i => /bones|whole|frames|shells|meat|skin|bivalves/.test(i.solidKind ?? ""),
+  },
   { id: "greens", label: "Vegetables", keeps: i => /mirepoix|mushrooms|herbs/.test(i.solidKind ?? "") },
   { id: "liquids", label: "Liquids", keeps: i => i.phase === "liquor" && i.composition.water > 50 },
   { id: "fats", label: "Fats", keeps: i => i.phase === "fat" },

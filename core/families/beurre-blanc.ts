@@ -40,7 +40,7 @@ export const beurreBlanc = defineFamily({
           target: { by: 0.75 },
           cue: "almost dry, syrupy between the shallots",
         }),
-        step("strain", "strain", [], { press: true, durationMin: 2 }),
+        step("strain", "strain", [], { press: true }),
         s.cream === "yes" && step("add", "cream", [from("cream", pct(15))], { durationMin: 1 }),
         s.cream === "yes" && step("reheat", "warm", [], { toC: 75 }),
         s.cream !== "yes" && step("rest", "off-fire", [], { durationMin: 3, lid: "off" }),

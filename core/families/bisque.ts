@@ -50,7 +50,7 @@ export const bisque = defineFamily({
       step("add", "wet", [from("water", pct(220))], { durationMin: 3 }),
       step("simmer", "simmer", [], { holdC: Math.round(k.boilsC - 7), durationMin: 40 }),
       step("reserve", "meat", [], { sharePct: 0, what: "the tail meat for the plate" }),
-      step("strain", "strain", [], { press: true, durationMin: 10 }),
+      step("strain", "strain", [], { press: true }),
       step("add", "rice", [from("rice", perLitre(35))], {
         durationMin: 1,
         why: "Rice binds without flour and melts to nothing under the blade.",

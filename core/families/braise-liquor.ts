@@ -20,7 +20,7 @@ export const braiseLiquor = defineFamily({
     }),
     STRAINING("press"),
   ],
-  draft: (s, k) => ({
+  draft: s => ({
     school: s.flour === "dusted" ? "dusted" : "unbound",
     base: { name: "meat on the bone", massG: 5000 },
     groups: [mirepoix(15)],
@@ -39,11 +39,11 @@ export const braiseLiquor = defineFamily({
         step("thicken", "dust", [from("wheat-flour", pct(1.5))], { form: "dusted", durationMin: 0 }),
       step("deglaze", "wine", [from("red-wine", pct(25))], { durationMin: 6 }),
       step("add", "stock", [from("bought-brown-stock", pct(60), "stock")], { durationMin: 3 }),
-      step("simmer", "braise", [guess("thyme", perLitre(1.5)), guess("bay-leaf", perLitre(0.3))], {
-        holdC: Math.round(k.boilsC - 6),
+      step("braise", "braise", [guess("thyme", perLitre(1.5)), guess("bay-leaf", perLitre(0.3))], {
+        where: "oven",
+        atC: 150,
         durationMin: 180,
         lid: "on",
-        surface: "fat-layer",
         why: "Covered and below the boil the collagen melts and the fibre stays moist.",
       }),
       step("lift", "meat-out", [], { what: "everything solid", keep: true, durationMin: 8 }),

@@ -96,7 +96,6 @@ export const brownStock = defineFamily({
           step("steep", "steep", herbs, { durationMin: s.aromatics === "late" ? 8 : 15 }),
         step("strain", "strain", [], {
           press: s.straining === "press",
-          durationMin: 20,
           keeps: { use: "second wetting" },
         }),
         s.defat === "skim" && step("degrease", "degrease", [], { method: "ladle", durationMin: 12 }),

@@ -32,7 +32,7 @@ export const confit = defineFamily({
       step(
         "cure",
         "cure",
-        [from("duck-carcass", pct(100), "legs"), guess("thyme", pct(0.2)), guess("garlic", pct(0.5))],
+        [from("duck-legs", pct(100), "legs"), guess("thyme", pct(0.2)), guess("garlic", pct(0.5))],
         {
           saltPct: s.cure === "short" ? 1.2 : 2.5,
           sugarPct: s.cure === "short" ? 0 : 0.8,
@@ -45,13 +45,13 @@ export const confit = defineFamily({
         [s.fat === "oil" ? from("sunflower-oil", pct(85), "fat") : from("duck-fat", pct(85), "fat")],
         { durationMin: 10, vesselId: undefined, remark: "Covered by a finger of fat." },
       ),
-      step("rest", "cook", [], {
+      step("confit", "cook", [], {
+        where: "oven",
+        fatC: 88,
         durationMin: 240,
-        lid: "on",
-        cue: "the bone turns in the joint",
-        remark: "In the oven at 90 °C.",
         why: "Below the simmer collagen melts and nothing dries.",
       }),
+      step("cool", "cool", [], { method: "walk-in", toC: 5, remark: "In its fat, shallow." }),
     ],
   }),
 });

@@ -47,7 +47,7 @@ export const fishStock = defineFamily({
       step("steep", "steep", [from("parsley-stems", perLitre(4)), guess("white-pepper", perLitre(0.3))], {
         durationMin: 10,
       }),
-      step("strain", "strain", [], { press: s.straining === "press", durationMin: 8 }),
+      step("strain", "strain", [], { press: s.straining === "press" }),
       step("cool", "cool", [], { method: "ice-bath", toC: 5 }),
     ],
   }),

@@ -51,7 +51,7 @@ export const gastrique = defineFamily({
       s.fruit === "berries" && step("add", "berries", [from("lingonberries", pct(60))], { durationMin: 1 }),
       s.fruit === "beetroot" && step("add", "beetroot", [from("beetroot", pct(80))], { durationMin: 1 }),
       s.fruit !== "plain" && step("simmer", "simmer", [], { holdC: 90, durationMin: 12 }),
-      s.fruit !== "plain" && step("strain", "strain", [], { press: true, durationMin: 4 }),
+      s.fruit !== "plain" && step("strain", "strain", [], { press: true }),
       step("reduce", "reduce", [], {
         target: { to: 0.75 },
         cue: "large slow bubbles; a drop on a cold plate holds",

@@ -42,7 +42,7 @@ export const glace = defineFamily({
           target: { to: s.strength === "glace" ? first : to },
           why: "Unsalted from start to end: every gram of salt stays while the water leaves.",
         }),
-        s.strength === "glace" && step("strain", "pass", [], { durationMin: 5 }),
+        s.strength === "glace" && step("strain", "pass", [], {}),
         s.strength === "glace" && step("reduce", "reduce-on", [], { target: { to: to / first } }),
         bound &&
           step("thicken", "bind", [from("wheat-flour", pct(1.2)), from("butter", pct(1.2))], {

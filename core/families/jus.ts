@@ -51,7 +51,7 @@ export const jus = defineFamily({
         ),
         step("reduce", "reduce", [], { target: { to: s.binding === "reduction" ? 0.3 : 0.6 } }),
         s.aromatics !== "early" && step("steep", "steep", herbs, { durationMin: 10 }),
-        step("strain", "strain", [], { press: s.straining === "press", durationMin: 5 }),
+        step("strain", "strain", [], { press: s.straining === "press" }),
         s.binding === "starch" &&
           step("thicken", "bind", [from("corn-starch", pct(0.5)), from("water", pct(0.8), "slurry-water")], {
             form: "slurry",

@@ -56,7 +56,7 @@ export const meatFreeBrown = defineFamily({
         holdC: Math.round(k.boilsC - 6),
         durationMin: 50,
       }),
-      step("strain", "strain", [], { press: true, durationMin: 8 }),
+      step("strain", "strain", [], { press: true }),
       step("reduce", "reduce", [], { target: { to: 0.4 } }),
       s.umami === "soy" &&
         step("season", "soy", [from("soy-sauce", perLitre(25)), from("miso", perLitre(12))]),

@@ -86,7 +86,7 @@ export const panSauce = defineFamily({
             [guess(s.spice === "thyme" ? "thyme" : "juniper", perLitre(s.spice === "thyme" ? 3 : 4))],
             { durationMin: 10 },
           ),
-        step("strain", "strain", [], { press: s.straining === "press", durationMin: 3 }),
+        step("strain", "strain", [], { press: s.straining === "press" }),
         step("reduce", "reduce", [], {
           // Soy brings its own salt: what is taken down to a quarter would be too salty with it.
           target: { to: (s.style === "soy" ? 0.4 : 0.25) / (s.spice === "none" ? 1 : 0.7) },

@@ -43,7 +43,6 @@ export const poultryStock = defineFamily({
         s.aromatics !== "early" && step("steep", "steep", herbs, { durationMin: 15 }),
         step("strain", "strain", [], {
           press: s.straining === "press",
-          durationMin: 12,
           keeps: { use: "second wetting" },
         }),
         s.defat === "skim" && step("degrease", "degrease", [], { method: "ladle", durationMin: 10 }),

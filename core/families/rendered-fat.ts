@@ -21,12 +21,12 @@ export const renderedFat = defineFamily({
     school: s.trim === "bacon" ? "smoked" : "plain",
     base: { name: "trim", massG: 5000 },
     steps: [
-      step("render", "render", [from(s.trim === "bacon" ? "bacon" : "duck-carcass", pct(100), "trim")], {
+      step("render", "render", [from(s.trim === "bacon" ? "bacon" : "duck-skin", pct(100), "trim")], {
         durationMin: 90,
         keeps: { use: "cracklings" },
         why: "Low, until the bubbles stop: they are water, and water spoils the fat.",
       }),
-      step("strain", "strain", [], { durationMin: 6 }),
+      step("strain", "strain", [], {}),
     ],
     notes: "Rendered is ready when it no longer bubbles: bubbles are water.",
   }),

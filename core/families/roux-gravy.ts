@@ -40,7 +40,7 @@ export const rouxGravy = defineFamily({
         colour: "brown",
         durationMin: 30,
       }),
-      step("strain", "strain", [], { durationMin: 4 }),
+      step("strain", "strain", [], {}),
       s.acid === "vinegar" &&
         step("season", "acid", [from("sherry-vinegar", perKg(4))], {
           durationMin: 1,

@@ -50,14 +50,13 @@ export const shellfishStock = defineFamily({
       s.spirit === "flamed" && step("flame", "flame", [from("grape-brandy", pct(3))]),
       s.spirit === "reduced" && step("deglaze", "brandy", [from("grape-brandy", pct(3))], { durationMin: 3 }),
       step("deglaze", "wine", [from("white-wine", pct(12))], { durationMin: 4 }),
-      step("cover", "cover", [], { depthMm: 15, countFond: true, durationMin: 5 }),
+      step("cover", "cover", [], { depthMm: 10, countFond: true, durationMin: 5 }),
       step("simmer", "simmer", [guess("tarragon", perLitre(2))], {
         holdC: Math.round(k.boilsC - 8),
         durationMin: 45,
       }),
       step("strain", "strain", [], {
         press: true,
-        durationMin: 12,
         why: "Crushed shells hold a third of the taste; press hard, then pass fine.",
       }),
       step("cool", "cool", [], { method: "ice-bath", toC: 5 }),

@@ -62,7 +62,7 @@ export const vegetableStock = defineFamily({
           ],
           { durationMin: 15 },
         ),
-        step("strain", "strain", [], { press: false, durationMin: 10 }),
+        step("strain", "strain", [], { press: false }),
         step("cool", "cool", [], { method: "ice-bath", toC: 5 }),
       ],
     };

@@ -66,7 +66,7 @@ export const veloute = defineFamily({
             form: "slurry",
             durationMin: 4,
           }),
-        step("strain", "strain", [], { durationMin: 4 }),
+        step("strain", "strain", [], {}),
         s.cream !== "none" &&
           step("add", "cream", [from("cream", pct(s.cream === "reduced" ? 10 : 7))], { durationMin: 1 }),
         s.cream === "reduced" &&

@@ -31,7 +31,7 @@ export const warmButter = defineFamily({
         { durationMin: 2 },
       ),
       step("reduce", "sec", [], { target: { by: 0.6 } }),
-      step("strain", "strain", [], { press: true, durationMin: 2 }),
+      step("strain", "strain", [], { press: true }),
       step("add", "yolks", [from(yolkOf(s.eggs), pct(20)), from("water", pct(10))], { durationMin: 1 }),
       step("liaison", "ribbon", [], {
         toC: 72,

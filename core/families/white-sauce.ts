@@ -44,7 +44,7 @@ export const whiteSauce = defineFamily({
           why: "One hot, one cold, and it stays smooth; then long enough that no flour is tasted.",
         }),
         step("season", "nutmeg", [from("nutmeg", byFeel(1))], { durationMin: 1 }),
-        step("strain", "strain", [], { durationMin: 4 }),
+        step("strain", "strain", [], {}),
         s.daughter === "cheese" && step("rest", "off-fire", [], { durationMin: 6, lid: "off" }),
         s.daughter === "cheese" &&
           step("add", "cheese", [from("hard-cheese", perLitre(120))], {

@@ -64,7 +64,6 @@ export const whiteStock = defineFamily({
           step("steep", "steep", herbs, { durationMin: s.aromatics === "late" ? 8 : 15 }),
         step("strain", "strain", [], {
           press: s.straining === "press",
-          durationMin: 15,
           keeps: { use: "second wetting" },
         }),
         s.defat === "skim" && step("degrease", "degrease", [], { method: "ladle", durationMin: 12 }),

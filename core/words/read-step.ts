@@ -40,9 +40,9 @@ export function readStep(
   const doubts: string[] = [...(own.doubts ?? [])];
   let step = STEP_KINDS[kind].blank(id()) as Step;
   if (step.kind === "simmer") step = { ...step, ...wayOfCooking(clause, questions) };
-  if (step.kind === "thicken") step = { ...step, form: formOfBinding(clause) };
+  if (step.kind === "thicken") step = boundAs(step, formOfBinding(clause));
   const time = minutesSaid(clause);
-  if ("durationMin" in step) step = withTime(step, clause, time, questions, doubts);
+  if (takesTime(kind)) step = withTime(step, clause, time, questions, doubts);
   // An oven says little of what cooks in it, unless it is what the step is about.
   const heat = kind === "roast" || !IN_THE_OVEN.test(clause) ? temperatureSaid(clause) : null;
   if (heat?.doubt) doubts.push(heat.doubt);
@@ -56,7 +56,7 @@ export function readStep(
   const lines = said.map(one => lineFor(one, clause, kind, id, questions));
   const unplaced = [
     heat && !heat.question && !heatsOf(kind).length ? `${printNumber(heat.c)} °C` : "",
-    time && !("durationMin" in step) ? `${printNumber(time.min)} min` : "",
+    time && !takesTime(kind) ? `${printNumber(time.min)} min` : "",
   ].filter(Boolean);
   return {
     id: step.id,
@@ -67,6 +67,9 @@ export function readStep(
     doubts,
   };
 }
+
+/** Whether a kind of step has a time of its own, said or by its law. */
+const takesTime = (kind: StepKindName): boolean => "durationMin" in STEP_KINDS[kind].fields;
 
 const IN_THE_OVEN = /\bin (?:the|a) [\w ]*?oven\b/i;
 const BRAISED_C = 95;
@@ -94,22 +97,28 @@ function formOfBinding(clause: string): (typeof THICKEN_FORMS)[number] {
   return "roux";
 }
 
+/** A slurry has bound as soon as it boils; a roux must cook its flour out. */
+const SLURRY_MIN = 2;
+const boundAs = (step: Extract<Step, { kind: "thicken" }>, form: (typeof THICKEN_FORMS)[number]) =>
+  form === "slurry" ? { ...step, form, durationMin: SLURRY_MIN } : { ...step, form };
+
 /** Bringing it up is no simmering: what is asked is whether it goes on. */
 const BRINGS_UP = /\bbring\b[^,.;]*\bto (?:the|a) (?:boil|simmer)\b(?!\s+and\b)/i;
 const ONCE_UP_MIN = 5;
 
-function withTime<S extends Extract<Step, { durationMin: number }>>(
-  step: S,
+function withTime(
+  step: Step,
   clause: string,
   time: SaidTime | null,
   questions: DraftQuestion[],
   doubts: string[],
-): S {
+): Step {
   if (time?.range && time.range[0] > time.range[1])
     doubts.push(`“${printNumber(time.range[0])} to ${printNumber(time.range[1])} min” runs backwards.`);
   if (time?.question) questions.push({ about: "durationMin", ask: time.question });
-  if (time) return { ...step, durationMin: time.min };
-  if (!kindOf(step).heard?.asksTime) return step;
+  if (time) return { ...step, durationMin: time.min } as Step;
+  if (!kindOf(step).heard?.asksTime || !("durationMin" in step) || step.durationMin === undefined)
+    return step;
   const min = step.kind === "simmer" && BRINGS_UP.test(clause) ? ONCE_UP_MIN : step.durationMin;
   questions.push({ about: "durationMin", ask: `How long? ${printNumber(min)} min is taken until you say.` });
   return { ...step, durationMin: min };

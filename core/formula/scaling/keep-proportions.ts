@@ -27,7 +27,7 @@ export function keepProportions(
   const steps = fond.document.steps.map((step, i): Step => {
     const [before, after] = [original.states[i], multiplied.states[i]];
     const byTheClock = kindOf(step).steams === "by the clock" && "durationMin" in step;
-    if (!byTheClock || !before?.vessel || !after?.vessel) return step;
+    if (!byTheClock || step.durationMin === undefined || !before?.vessel || !after?.vessel) return step;
     const surface = (state: StateAfterStep) =>
       state.vessel && state.levelMm !== null ? geometryOfVessel(state.vessel).surfaceMm2(state.levelMm) : 0;
     const [a0, a1] = [surface(before), surface(after)];

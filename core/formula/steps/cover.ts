@@ -17,6 +17,9 @@ const fields = {
   durationMin: time(),
 };
 
+/** So much of the headspace a pot should have is put up with before a cook pours over into the next one. Our estimate. */
+const JUST_ENOUGH = 0.5;
+
 /** Covers what lies in the pot with cold water, and chooses the smallest pot that takes it. */
 export const cover = defineStep({
   kind: "cover",
@@ -56,8 +59,9 @@ export const cover = defineStep({
         message: "There is nothing in the pot to cover. Put the bones in first.",
       });
     const atHand = context.vessel && context.vessel.use !== "tray" ? context.vessel : null;
+    const inHand = atHand && coverWith(geometryOfVessel(atHand), heaps, mm(step.depthMm), facts);
     const current =
-      atHand && coverWith(geometryOfVessel(atHand), heaps, mm(step.depthMm), facts).ok ? atHand : null;
+      inHand?.ok && inHand.value.headspaceMm >= JUST_ENOUGH * inHand.value.neededHeadspaceMm ? atHand : null;
     const named = namedVessel(context, step.vesselId, current);
     if (!named.ok) return named;
     const pots = context.vessels.filter(v => v.use === "pot" && !v.closed);

@@ -4,7 +4,7 @@ import type { Vessel } from "../../things/vessel";
 
 /** How a thing of a step is typed or chosen: what a form draws, and the limits it keeps. */
 export type FieldForm = { readonly label: string } & (
-  | { readonly type: "minutes" }
+  | { readonly type: "minutes"; readonly empty?: string }
   | { readonly type: "temperature"; readonly min: number; readonly max: number; readonly empty?: string }
   | {
       readonly type: "number";
@@ -25,7 +25,7 @@ export type FieldForm = { readonly label: string } & (
       readonly otherwise?: string;
     }
   | { readonly type: "vessel"; readonly uses: readonly Vessel["use"][]; readonly empty: string }
-  | { readonly type: "target" }
+  | { readonly type: "target"; readonly empty?: string }
   | { readonly type: "text"; readonly most: number; readonly optional: boolean }
 );
 
@@ -52,6 +52,12 @@ export const time = (label = "Time") => ({
   form: { label, type: "minutes" as const },
 });
 
+/** @param empty words for the time its law gives */
+export const timeIfAny = (label: string, empty: string) => ({
+  schema: z.number().min(0).max(LONGEST_STEP_MIN).optional(),
+  form: { label, type: "minutes" as const, empty },
+});
+
 export const temperature = (label: string, min: number, max: number) => ({
   schema: z.number().min(min).max(max),
   form: { label, type: "temperature" as const, min, max },
@@ -73,6 +79,12 @@ export const number = (label: string, unit: string, min: number, max: number) =>
 export const count = (label: string, unit: string, min: number, max: number) => ({
   schema: z.number().int().min(min).max(max),
   form: { label, type: "number" as const, unit, min, max },
+});
+
+/** A whole number that may be left out. */
+export const countIfAny = (label: string, unit: string, min: number, max: number, empty: string) => ({
+  schema: z.number().int().min(min).max(max).optional(),
+  form: { label, type: "number" as const, unit, min, max, empty },
 });
 
 /** A number that may be left out. @param empty words for none: "all of it" */
@@ -166,6 +178,16 @@ export const end = (label: string) => ({
         ? { endMl: target.endMl * factor }
         : target,
 });
+
+/** As `end`, and may be left out. */
+export const endIfAny = (label: string, empty: string) => {
+  const { schema, form, times } = end(label);
+  return {
+    schema: schema.optional(),
+    form: { ...form, empty },
+    times: (target: ReductionEnd | undefined, factor: number) => target && times(target, factor),
+  };
+};
 
 /** @param most signs */
 export const text = (label: string, most: number) => ({

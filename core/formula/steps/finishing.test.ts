@@ -35,15 +35,24 @@ describe("thicken", () => {
   });
   test("a brown roux is carried as brown", () =>
     expect(roux({ colour: "brown" }).pot.natures.starches[0]?.colour).toBe("brown"));
-  test("of what is dusted half reaches the pan, and the rest is told", () => {
+  test("of what is dusted over meat half reaches the pan, and the rest is told", () => {
+    const withMeat = after("add", {}, { pot: stock(), lines: lines(["beef-shin", 500]) }).pot;
+    const dusted = after(
+      "thicken",
+      { form: "dusted", durationMin: 10 },
+      { pot: withMeat, vessel: pan, lines: lines(["wheat-flour", 40]) },
+    );
+    expect(dusted.pot.natures.starches[0]?.massG).toBeCloseTo(40 * kitchen.facts.dustReaches, 6);
+    const stays = dusted.computed.find(c => /stays on the meat/.test(c.what));
+    expect(stays?.massG).toBeCloseTo(40 * (1 - kitchen.facts.dustReaches), 6);
+  });
+  test("dusted over the pan, all of it is in", () => {
     const dusted = after(
       "thicken",
       { form: "dusted", durationMin: 10 },
       { pot: stock(), vessel: pan, lines: lines(["wheat-flour", 40]) },
     );
-    expect(dusted.pot.natures.starches[0]?.massG).toBeCloseTo(40 * kitchen.facts.dustReaches, 6);
-    const stays = dusted.computed.find(c => /stays on the meat/.test(c.what));
-    expect(stays?.massG).toBeCloseTo(40 * (1 - kitchen.facts.dustReaches), 6);
+    expect(dusted.pot.natures.starches[0]?.massG).toBeCloseTo(40, 6);
   });
 });
 

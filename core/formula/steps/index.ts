@@ -3,8 +3,10 @@ import type { Place, StepKind } from "./kind";
 import { add } from "./add";
 import { blanch } from "./blanch";
 import { blend } from "./blend";
+import { braise } from "./braise";
 import { brown } from "./brown";
 import { clarify } from "./clarify";
+import { confit } from "./confit";
 import { cool } from "./cool";
 import { cover } from "./cover";
 import { cure } from "./cure";
@@ -21,6 +23,7 @@ import { lift } from "./lift";
 import { mount } from "./mount";
 import { note } from "./note";
 import { pass } from "./pass";
+import { poach } from "./poach";
 import { portion } from "./portion";
 import { reduce } from "./reduce";
 import { reheat } from "./reheat";
@@ -55,6 +58,9 @@ export const STEP_KINDS = {
   flame,
   cover,
   simmer,
+  braise,
+  poach,
+  confit,
   "top-up": topUp,
   skim,
   steep,

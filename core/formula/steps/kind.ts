@@ -54,6 +54,8 @@ export interface StepContext<S> {
   readonly burner: Burner | null;
   /** Burners a step may choose among where nobody has said. */
   readonly burners: readonly Burner[];
+  /** Trays that all ovens together take. */
+  readonly ovenTrays: number;
   readonly around: Surroundings;
   readonly facts: FactValues;
   readonly ingredientById: (id: string) => Ingredient | undefined;
@@ -89,6 +91,8 @@ export interface StepOutcome {
   readonly course: readonly TracePoint[];
   /** Where it stands and how far open, for steps that look for the best. */
   readonly fire?: Fire;
+  /** What it came to that its fields do not say: water to have ready, when a core is hot. */
+  readonly says?: string;
   /** Mark on the dip-stick, for steps that end at one. */
   readonly mark?: DipMark;
   /** Level of the heap of solids, mm: what the liquor must cover. */

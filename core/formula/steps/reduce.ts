@@ -1,19 +1,31 @@
 import {
   type PotState,
+  contentsOf,
   evaporate,
   massOfPools,
   potMass,
+  specificHeat,
   volumeAt,
   volumeAt20,
   volumeMlOf,
 } from "../../things/pot";
-import { g, ml, s } from "../../ground/quantity";
-import { type Result, ok, refuse } from "../../ground/result";
-import { type EndPoint, type Rapid, foamsUp, heatIntoPan, rapid, simulateToGoal } from "../../laws/reduction";
-import { dipMark, geometryOfVessel } from "../../things/vessel";
+import { type Watts, degC, g, minutes, ml, mm, s, watts } from "../../ground/quantity";
+import { type Result, type Warning, ok, refuse } from "../../ground/result";
+import { heatUpTime } from "../../laws/heat";
+import {
+  type EndPoint,
+  type Rapid,
+  type SimulationInput,
+  foamsUp,
+  heatIntoPan,
+  rapid,
+  simulate,
+  simulateToGoal,
+} from "../../laws/reduction";
+import { type Vessel, dipMark, geometryOfVessel, vesselHeatCapacity } from "../../things/vessel";
 import { type StepContext, defineStep, missingVessel, outcome } from "./kind";
-import { type ReductionEnd, endInWords, endPointIn } from "./reduction-end";
-import { burner as burnerField, end, opening, openingIfAny, vessel } from "./field";
+import { type ReductionEnd, SYRUP_WATER, endInWords, endPointIn } from "./reduction-end";
+import { burner as burnerField, end, opening, openingIfAny, timeIfAny, vessel } from "./field";
 import {
   addLines,
   inField,
@@ -27,6 +39,8 @@ import {
 
 const fields = {
   target: end("Reduce by or to"),
+  /** Whichever comes first: the end, or so many minutes. */
+  orAfterMin: timeIfAny("Or after", "no clock"),
   /** How far the burner is opened. */
   setting: openingIfAny("Flame", "as it goes best"),
   burnerId: burnerField("Burner", "the strongest free one"),
@@ -70,7 +84,9 @@ export const reduce = defineStep({
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
     const pot = added.value;
-    const found = endPointIn(step.target, pot, facts, `${context.field}.target`);
+    const browns = "stopC" in step.target && isFat(pot) ? step.target.stopC : null;
+    const driesTo: ReductionEnd = browns === null ? step.target : { dry: "hisses" };
+    const found = endPointIn(driesTo, pot, context.around.pressurePa, facts, `${context.field}.target`);
     if (!found.ok) return found;
     const goal = found.value;
     if (!goal) return thereAlready(context, pot);
@@ -85,7 +101,7 @@ export const reduce = defineStep({
     );
     if (!flame.ok) return refuse(...inField(context.field, flame.problems));
     const displaced = displacedIn(pot, facts);
-    const end = simulateToGoal({
+    const boilsDown: SimulationInput = {
       liquor: pot.liquor,
       temperatureC: pot.temperatureC,
       vessel: geometry,
@@ -98,7 +114,12 @@ export const reduce = defineStep({
       goal,
       facts,
       trace: context.trace,
-    });
+      ...("stopC" in step.target && { dryShare: SYRUP_WATER / 2 }),
+    };
+    const first = step.orAfterMin ? { ...boilsDown, mostS: minutes(step.orAfterMin) } : boilsDown;
+    const toGoal = simulateToGoal(first);
+    const byClock = !toGoal.ok && step.orAfterMin && toGoal.problems[0]?.code === "NOT_REACHED";
+    const end = byClock ? simulate({ ...first, goal: "time" }) : toGoal;
     if (!end.ok) return refuse(...inField(context.field, end.problems));
     const steamed = evaporate(pot, end.value.vapour);
     if (!steamed.ok) return steamed;
@@ -108,6 +129,19 @@ export const reduce = defineStep({
       temperatureC,
       simmeredMin(pot.temperatureC, temperatureC, endS, boilS),
     );
+    const warnings = byClock ? [...end.warnings, CLOCK_FIRST] : end.warnings;
+    if (browns !== null) {
+      const browned = brownFat(context, reduced, vessel, flame.value, browns);
+      if (!browned.ok) return refuse(...inField(context.field, browned.problems));
+      return ok(
+        outcome(browned.value.pot, vessel, s(endS + browned.value.durationS), {
+          computed: [{ what: "boiled off", massG: g(potMass(pot) - potMass(reduced)), way: "out" }],
+          warnings,
+          course: end.value.trace,
+          fire: { burner, setting },
+        }),
+      );
+    }
     // Both ends of the mark are read as hot as the pot will be: the ratio of volumes is the ratio at one temperature.
     const hot = volumeAt(pot.liquor, end.value.temperatureC);
     if (!hot.ok) return hot;
@@ -117,7 +151,7 @@ export const reduce = defineStep({
     return ok(
       outcome(reduced, vessel, end.value.endS, {
         computed: [{ what: "boiled off", massG: g(potMass(pot) - potMass(reduced)), way: "out" }],
-        warnings: end.warnings,
+        warnings,
         course: end.value.trace,
         mark: mark.value,
         fire: { burner, setting },
@@ -125,6 +159,41 @@ export const reduce = defineStep({
     );
   },
 });
+
+const CLOCK_FIRST: Warning = {
+  code: "CLOCK_FIRST",
+  message: "The clock comes first: the end itself is not reached by then.",
+};
+
+/** Mostly fat: what is boiled off is its water, and then the fat itself gets hot. */
+const isFat = (pot: PotState): boolean => pot.floatFatG > massOfPools(pot.liquor);
+
+/** Fat whose water is gone goes on to a temperature: butter browns. */
+function brownFat(
+  context: StepContext<unknown>,
+  pot: PotState,
+  vessel: Vessel,
+  flame: Watts,
+  toC: number,
+): Result<{ readonly pot: PotState; readonly durationS: number }> {
+  const area = geometryOfVessel(vessel).surfaceMm2(mm(0)) * 1e-6;
+  const all = contentsOf(pot);
+  const time = heatUpTime({
+    heatJPerK: massOfPools(all) * specificHeat(all, pot.temperatureC) + vesselHeatCapacity(vessel),
+    lossWPerK: context.facts.topLossOpen * area,
+    heatW: watts(Math.max(50, flame * LOWERED)),
+    fromC: degC(Math.min(toC, FAT_IS_DRY_C)),
+    toC: degC(toC),
+    ambientC: context.around.ambientC,
+  });
+  return time.ok ? ok({ pot: atTemperature(pot, degC(toC)), durationS: time.value }) : time;
+}
+
+/** As hot as fat is when its last water leaves, °C. */
+const FAT_IS_DRY_C = 105;
+
+/** The flame is lowered once the foam falls: butter goes from brown to black in seconds. Common practice, no source. */
+const LOWERED = 0.4;
 
 /** Nothing is boiled off where the end is reached before it begins; that is said. */
 function thereAlready(
@@ -163,7 +232,7 @@ function placeFor(context: StepContext<Told>, pot: PotState, goal: EndPoint): Re
       message: "This kitchen has no such burner any more; choose another.",
     });
   const burners = named ? [named] : context.burners;
-  const displaced = displacedIn(pot, facts);
+  const displaced = ml(displacedIn(pot, facts) + pot.floatFatG / FAT_G_PER_ML);
   const start = ml(volumeMlOf(pot.liquor, HOT_C) + displaced);
   const left =
     "ml" in goal ? goal.ml / volumeAt20(pot.liquor) : "g" in goal ? goal.g / massOfPools(pot.liquor) : 1;
@@ -192,6 +261,9 @@ function placeFor(context: StepContext<Told>, pot: PotState, goal: EndPoint): Re
     ? ok({ vessel: working.value, burner, setting: step.setting ?? 1 })
     : refuse(missingVessel(context.field, "A reduction"));
 }
+
+/** Of melted fat. */
+const FAT_G_PER_ML = 0.9;
 
 const HOT_C = 95;
 const STILL_COLD_C = 30;

@@ -18,6 +18,10 @@ describe("an end as a cook says it", () => {
     ["to 62 °Bx", { brix: 62 }],
     ["to 62 brix", { brix: 62 }],
     ["to 1,1 % salt", { saltPct: 1.1 }],
+    ["to 118 °C", { stopC: 118 }],
+    ["until almost dry", { dry: "au sec" }],
+    ["until the pan hisses", { dry: "hisses" }],
+    ["until the liquor is gone", { dry: "gone" }],
     ["to half", { to: 0.5 }],
     ["to 600 g", { endG: 600 }],
   ])("%s", (text, end) => expect(valueOf(read(text))).toEqual(end));
@@ -33,6 +37,10 @@ describe("an end as a cook says it", () => {
       { body: 28 },
       { brix: 62.5 },
       { saltPct: 1.15 },
+      { stopC: 118 },
+      { dry: "au sec" },
+      { dry: "gone" },
+      { dry: "hisses" },
       { to: 0.5 },
     ] as ReductionEnd[]) {
       expect(valueOf(read(endAsTyped(end)))).toEqual(end);

@@ -1,16 +1,20 @@
-import { dryPart, massOfPools, renderFat } from "../../things/pot";
-import { degC, g, minutes } from "../../ground/quantity";
-import { ok } from "../../ground/result";
+import { degC, minutes, watts } from "../../ground/quantity";
+import { ok, refuse } from "../../ground/result";
+import { inFat } from "../../laws/drying";
+import { heatIntoPan } from "../../laws/reduction";
+import { geometryOfVessel } from "../../things/vessel";
 import { defineStep, outcome } from "./kind";
 import { time, vessel } from "./field";
-import { addLines, atTemperature, workingVessel } from "./shared";
+import { inDryHeat, surfaceOf } from "./dry-heat";
+import { addLines, atTemperature, inField, workingVessel } from "./shared";
 
 const fields = {
   durationMin: time(),
   vesselId: vessel(),
 };
 
-const RENDERING_C = degC(110);
+/** Fat in which trim renders, °C. Common practice, no source. */
+const RENDERING_C = degC(120);
 
 /** Melts fat out of skin and trim until it no longer bubbles. */
 export const render = defineStep({
@@ -40,19 +44,25 @@ export const render = defineStep({
     if (!added.ok) return added;
     const vessel = workingVessel(context, added.value, step.vesselId, ["pan", "pot", "tray"]);
     if (!vessel.ok) return vessel;
-    let pot = added.value;
-    const [steamBefore, fatBefore] = [massOfPools(pot.exits.vapour), pot.floatFatG];
-    for (const part of pot.solids) {
-      pot = renderFat(pot, part.id, g(facts.renderedFat * part.pools.fat));
-      pot = dryPart(pot, part.id, g(facts.crispLoss * part.pools.water));
-    }
-    const steam = massOfPools(pot.exits.vapour) - steamBefore;
+    const pot = added.value;
+    const min = step.durationMin * facts.handTimes;
+    const flame = context.burner
+      ? heatIntoPan(
+          { kind: context.burner.kind, setting: 1, overlap: 1 },
+          geometryOfVessel(vessel.value).baseDiameterMm,
+          facts,
+        )
+      : ok(watts(Infinity));
+    if (!flame.ok) return refuse(...inField(context.field, flame.problems));
+    const heating = inFat(RENDERING_C, flame.value, surfaceOf(pot.solids, facts), facts);
+    const rendered = inDryHeat(pot, heating, min, facts, { netW: flame.value, where: "as steam" });
+    if (!rendered.ok) return rendered;
+    // The spoon of water that begins it is meant to boil off.
+    const warnings = rendered.value.warnings.filter(w => w.code !== "STEWS");
     return ok(
-      outcome(atTemperature(pot, RENDERING_C), vessel.value, minutes(step.durationMin * facts.handTimes), {
-        computed: [
-          { what: "fat melted out", massG: g(pot.floatFatG - fatBefore), way: "within" as const },
-          { what: "lost as steam", massG: g(steam), way: "out" as const },
-        ].filter(c => c.massG > 0),
+      outcome(atTemperature(rendered.value.pot, RENDERING_C), vessel.value, minutes(min), {
+        computed: rendered.value.computed,
+        warnings,
       }),
     );
   },

@@ -1,18 +1,23 @@
-import { dryPart, massOfPools, renderFat } from "../../things/pot";
-import { degC, g, minutes } from "../../ground/quantity";
+import { potMass } from "../../things/pot";
+import { type Vessel, geometryOfVessel } from "../../things/vessel";
+import { minutes, mm, printNumber, watts } from "../../ground/quantity";
 import { ok } from "../../ground/result";
+import { inOven } from "../../laws/drying";
+import { LIDS } from "../../laws/reduction";
 import { defineStep, outcome } from "./kind";
-import { temperature, time, vessel } from "./field";
+import { asThemselves, choiceIfAny, countIfAny, temperature, time, vessel } from "./field";
+import { inDryHeat, surfaceOf } from "./dry-heat";
+import { liesInLiquor, standInOven } from "./oven";
 import { addLines, namedVessel } from "./shared";
 
 const fields = {
   ovenC: temperature("Oven", 60, 300),
   durationMin: time(),
+  air: choiceIfAny("Air", { still: "still", fan: "fan on" }, "still"),
+  lid: choiceIfAny("Lid", asThemselves(LIDS), "off"),
+  trays: countIfAny("Trays", "", 1, 60, "as many as it lies flat on"),
   vesselId: vessel("On", ["tray", "pan", "pot"], "a tray"),
 };
-
-/** What comes out of the oven is about as hot as its juices, °C. Common practice, no source. */
-const HOT_FROM_OVEN_C = degC(95);
 
 /** Browns bones in the oven: water leaves, fat runs into the tray. */
 export const roast = defineStep({
@@ -21,7 +26,12 @@ export const roast = defineStep({
   fields,
   blank: id => ({ id, kind: "roast" as const, lines: [], ovenC: 200, durationMin: 50 }),
   title: (_step, names) => (names.length ? `Roast the ${names.join(", ")}` : "Roast"),
-  detail: step => `${step.ovenC} °C, turn half-way`,
+  detail: step =>
+    [
+      `${step.ovenC} °C${step.air === "fan" ? ", fan" : ""}`,
+      ...(step.lid && step.lid !== "off" ? [`lid ${step.lid}`] : ["turn half-way"]),
+      ...(step.trays && step.trays > 1 ? [`on ${step.trays} trays`] : []),
+    ].join(", "),
   cue: "even deep brown, no black edges; the tray smells of roast, not of smoke",
   cautions: () => [
     "Hot handles and tray edges: keep a cloth on them until they are cold.",
@@ -36,7 +46,7 @@ export const roast = defineStep({
   timeHangsOnMain: true,
   fond: "leaves",
   ovenC: step => step.ovenC,
-  rule: "loss = share · raw mass; part of it is melted fat",
+  rule: "(u₀ − u)/R + (τ/θ) ln(u₀/u) = t",
   heard: {
     as: [/\b(roast|in the oven)\b/],
     next: ["roast"],
@@ -48,27 +58,42 @@ export const roast = defineStep({
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
-    const tray = context.vessels.find(v => v.use === "tray") ?? null;
+    // What stands in a pan goes into the oven in it.
+    const inHand = potMass(context.pot) > 0 && context.vessel?.use !== "container" ? context.vessel : null;
+    const tray = inHand ?? context.vessels.find(v => v.use === "tray") ?? null;
     const vessel = namedVessel(context, step.vesselId, tray);
     if (!vessel.ok) return vessel;
-    let pot = added.value;
-    let steam = 0;
-    for (const part of pot.solids) {
-      const loss = facts.roastLossBones * massOfPools(part.pools);
-      const before = massOfPools(pot.exits.vapour);
-      pot = renderFat(pot, part.id, g(loss * facts.roastLossFatShare));
-      pot = dryPart(pot, part.id, g(loss * (1 - facts.roastLossFatShare)));
-      steam += massOfPools(pot.exits.vapour) - before;
-    }
-    pot = {
-      ...pot,
-      temperatureC: HOT_FROM_OVEN_C,
-      solids: pot.solids.map(part => ({ ...part, roasted: true })),
-    };
+    const pot = added.value;
+    const lid = step.lid ?? "off";
+    const min = step.durationMin * facts.handTimes;
+    if (liesInLiquor(pot)) return standInOven(context, pot, vessel.value, { ovenC: step.ovenC, min, lid });
+    const surface = surfaceOf(pot.solids, facts);
+    const baseM2 = vessel.value ? trayM2(vessel.value) : surface;
+    const flat = baseM2 > 0 ? Math.round(surface / (facts.ovenOverTray * baseM2)) : 1;
+    const trays = step.trays ?? Math.min(context.ovenTrays, Math.max(1, flat));
+    const heating = inOven(
+      { ovenC: step.ovenC, fan: step.air === "fan", lid, trayM2: trays * baseM2 },
+      surface,
+      facts,
+    );
+    const heated = inDryHeat(pot, heating, min, facts, {
+      netW: watts(heating.watts),
+      where: "in the oven",
+    });
+    if (!heated.ok) return heated;
     return ok(
-      outcome(pot, vessel.value, minutes(step.durationMin * facts.handTimes), {
-        computed: [{ what: "lost in the oven", massG: g(steam), way: "out" }],
+      outcome(heated.value.pot, vessel.value, minutes(min), {
+        computed: heated.value.computed,
+        warnings: [
+          ...heated.value.warnings,
+          ...(step.trays === undefined && trays > 1
+            ? [{ code: "TRAYS", message: `Counted on ${printNumber(trays)} trays, in one layer.` }]
+            : []),
+        ],
       }),
     );
   },
 });
+
+/** Base of a tray, m². */
+const trayM2 = (tray: Vessel): number => geometryOfVessel(tray).surfaceMm2(mm(0)) * 1e-6;

@@ -2,12 +2,13 @@ import { exitMass, liquorMass, skimFat, skimMass } from "../../things/pot";
 import { g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
-import { count, gramsIfAny, time } from "./field";
+import { count, gramsIfAny, timeIfAny } from "./field";
+import { skimMin } from "./hand-times";
 
 const fields = {
   /** Over the step. */
   times: count("How often", "times", 1, 60),
-  durationMin: time(),
+  durationMin: timeIfAny("Time", "by the pot"),
   /** Where somebody weighed what came off. */
   massG: gramsIfAny("Weighed off", 50_000, "by eye"),
 };
@@ -20,7 +21,7 @@ export const skim = defineStep({
   kind: "skim",
   label: "Skim",
   fields,
-  blank: id => ({ id, kind: "skim" as const, lines: [], durationMin: 5, times: 1 }),
+  blank: id => ({ id, kind: "skim" as const, lines: [], times: 1 }),
   title: () => "Skim",
   detail: step =>
     step.times > 1 ? `${step.times} times, from the cool side` : "scum and first fat, from the cool side",
@@ -39,9 +40,10 @@ export const skim = defineStep({
     const done =
       step.massG === undefined ? scum(context.pot) : skimMass(context.pot, g(step.massG), facts.ladleCarry);
     if (!done.ok) return done;
+    const handsMin = step.durationMin ?? skimMin(context.pot, context.vessel, step.times, facts);
     const taken = exitMass(done.value, "skim") - exitMass(context.pot, "skim");
     return ok(
-      outcome(done.value, context.vessel, minutes(step.durationMin * facts.handTimes), {
+      outcome(done.value, context.vessel, minutes(handsMin * facts.handTimes), {
         computed: takenOut("scum and fat", taken),
       }),
     );

@@ -3,14 +3,15 @@ import { g, minutes } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
 import { smallestForLiquid } from "../../things/vessel";
 import { defineStep, outcome } from "./kind";
-import { ANYTHING_DEEP, flag, time, vessel } from "./field";
+import { ANYTHING_DEEP, flag, timeIfAny, vessel } from "./field";
+import { strainMin } from "./hand-times";
 import { inField, filledMl, namedVessel } from "./shared";
 
 const fields = {
   /** Pressed gives more, drained gives a clearer liquor. */
   press: flag("pressed (more, cloudier)"),
   vesselId: vessel("Into", ANYTHING_DEEP),
-  durationMin: time(),
+  durationMin: timeIfAny("Time", "by how much it is"),
 };
 
 /** How clear the liquor comes out, of 5. Common practice, no source. */
@@ -21,7 +22,7 @@ export const strain = defineStep({
   kind: "strain",
   label: "Strain",
   fields,
-  blank: id => ({ id, kind: "strain" as const, lines: [], press: false, durationMin: 20 }),
+  blank: id => ({ id, kind: "strain" as const, lines: [], press: false }),
   title: step => (step.press ? "Strain and press" : "Strain and let drip"),
   detail: step =>
     step.press
@@ -58,9 +59,14 @@ export const strain = defineStep({
     }
     const out = g(exitMass(pot, "strained") - exitMass(context.pot, "strained"));
     return ok(
-      outcome(pot, vessel, minutes(step.durationMin * facts.handTimes), {
-        computed: out > 0 ? [{ what: "strained off, with what clings", massG: out, way: "out" }] : [],
-      }),
+      outcome(
+        pot,
+        vessel,
+        minutes((step.durationMin ?? strainMin(context.pot, step.press)) * facts.handTimes),
+        {
+          computed: out > 0 ? [{ what: "strained off, with what clings", massG: out, way: "out" }] : [],
+        },
+      ),
     );
   },
 });

@@ -2,11 +2,13 @@ import { dryPart, massOfPools } from "../../things/pot";
 import { degC, g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
-import { time, vessel } from "./field";
+import { numberIfAny, time, vessel } from "./field";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
 const fields = {
   durationMin: time(),
+  /** Where somebody wants it drier, or less so. */
+  lossPct: numberIfAny("Until it has lost", "%", 0, 90, "as it goes"),
   vesselId: vessel(),
 };
 
@@ -21,7 +23,8 @@ export const sweat = defineStep({
   blank: id => ({ id, kind: "sweat" as const, lines: [], durationMin: 8 }),
   title: (_step, names) =>
     names.length > 3 ? "Sweat the vegetables" : names.length ? `Sweat the ${names.join(", ")}` : "Sweat",
-  detail: step => `${step.durationMin} min, low, no colour`,
+  detail: step =>
+    `${step.lossPct === undefined ? `${step.durationMin} min` : `until ${step.lossPct} % of the weight is gone, about ${step.durationMin} min`}, low, no colour`,
   cue: "translucent, soft under the spoon, nothing brown",
   cautions: () => [],
   place: "fire",
@@ -41,9 +44,10 @@ export const sweat = defineStep({
     if (!added.ok) return added;
     const vessel = workingVessel(context, added.value, step.vesselId, ["pan", "pot", "tray"]);
     if (!vessel.ok) return vessel;
+    const share = step.lossPct === undefined ? facts.sweatLoss : step.lossPct / 100;
     let pot = added.value;
     const before = massOfPools(pot.exits.vapour);
-    for (const line of context.lines) pot = dryPart(pot, line.lineId, g(facts.sweatLoss * line.massG));
+    for (const line of context.lines) pot = dryPart(pot, line.lineId, g(share * line.massG));
     return ok(
       outcome(atTemperature(pot, SWEATING_C), vessel.value, minutes(step.durationMin * facts.handTimes), {
         computed: takenOut("lost as steam", massOfPools(pot.exits.vapour) - before),

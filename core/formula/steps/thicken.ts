@@ -1,9 +1,11 @@
+import type { SolidKind } from "../../things/larder";
 import { colourRoux, emulsify, liquorMass, potMass } from "../../things/pot";
 import { ROUX_COLOURS } from "../../laws/thickening";
-import { degC, g, minutes } from "../../ground/quantity";
+import { degC, g, s } from "../../ground/quantity";
 import { type Warning, ok } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
-import { asThemselves, choice, choiceIfAny, flag, time, vessel } from "./field";
+import { asThemselves, choice, choiceIfAny, flag, time, timeIfAny, vessel } from "./field";
+import { rouxMin } from "./hand-times";
 import { addLines, bringUp, keepAt, nearBoilC, thenCourse, workingVessel } from "./shared";
 
 /** How a thickener goes in. */
@@ -15,6 +17,8 @@ const fields = {
   rouxHot: flag("the roux is hot"),
   /** How far the flour was browned: colour costs body. */
   colour: choiceIfAny("Colour", asThemselves(ROUX_COLOURS), "white"),
+  /** Cooked before anything comes to it: only a roux. */
+  rouxMin: timeIfAny("Roux cooked", "by its colour"),
   /** Simmered afterwards. */
   durationMin: time("Simmered"),
   vesselId: vessel(),
@@ -24,6 +28,16 @@ const fields = {
 const HOT_LIQUOR_C = 60;
 /** Simmering thickened sauce stands a little under the boil, °C below. Common practice, no source. */
 const UNDER_BOIL_C = 3;
+
+const ON_MEAT: ReadonlySet<SolidKind> = new Set([
+  "meat",
+  "skin",
+  "poultry-bones",
+  "poultry-whole",
+  "veal-bones",
+  "beef-bones",
+  "pork-bones",
+]);
 
 const FORM_WORDS: Record<(typeof THICKEN_FORMS)[number], string> = {
   roux: "whisked into the roux a third at a time",
@@ -78,10 +92,10 @@ export const thicken = defineStep({
         code: "LUMPS",
         message: `Hot roux and liquor at ${Math.round(start.temperatureC)} °C: lumps. One hot, one cold: let the roux cool or take cold stock.`,
       });
-    const lines =
-      step.form === "dusted"
-        ? context.lines.map(line => ({ ...line, massG: g(line.massG * facts.dustReaches) }))
-        : context.lines;
+    // Dusted over meat half of it falls beside or stays on the board; over a pan all of it is in.
+    const reaches =
+      step.form === "dusted" && start.solids.some(part => ON_MEAT.has(part.kind)) ? facts.dustReaches : 1;
+    const lines = context.lines.map(line => ({ ...line, massG: g(line.massG * reaches) }));
     const added = addLines(start, lines, context.field);
     if (!added.ok) return added;
     const coloured = step.colour
@@ -102,19 +116,22 @@ export const thicken = defineStep({
     });
     if (!kept.ok) return kept;
     const all = thenCourse(up.value, kept.value);
+    const roux =
+      added.value.floatFatG +
+      context.lines.reduce((m, l) => m + (l.ingredient.carries?.thickener ? l.massG : 0), 0);
+    const cookedMin =
+      step.form === "roux" ? (step.rouxMin ?? rouxMin(step.colour ?? "white", roux)) * facts.handTimes : 0;
     return ok(
-      outcome(all.pot, vessel.value, minutes(all.durationS / 60), {
+      outcome(all.pot, vessel.value, s(all.durationS + cookedMin * 60), {
         computed: [
-          ...(step.form === "dusted"
-            ? takenOut(
-                "flour that stays on the meat or the board",
-                context.lines.reduce((m, l) => m + l.massG, 0) * (1 - facts.dustReaches),
-              )
-            : []),
+          ...takenOut(
+            "flour that stays on the meat or the board",
+            context.lines.reduce((m, l) => m + l.massG, 0) * (1 - reaches),
+          ),
           ...takenOut("lost as steam", potMass(bound.value) - potMass(all.pot)),
         ],
         warnings: [...warnings, ...all.warnings],
-        course: all.course,
+        course: all.course.map(point => ({ ...point, atS: s(point.atS + cookedMin * 60) })),
       }),
     );
   },

@@ -71,10 +71,15 @@ export interface Kitchen {
   readonly burner: Burner | null;
   /** Burners a reduction may be put on: the one a cook chose, else all. */
   readonly burners: readonly Burner[];
+  /** Trays that all ovens together take. */
+  readonly ovenTrays: number;
   readonly ingredientById: ReadonlyMap<string, Ingredient>;
   /** What the kitchen’s readings teach, by family. */
   readonly learnedBody: ReadonlyMap<string, Calibration>;
 }
+
+/** Trays of an oven nobody has entered. Common practice, no source. */
+const TRAYS_OF_AN_OVEN = 2;
 
 /** A pot whose diameters are a little larger or smaller than the tape said. */
 function stretched(shape: VesselShape, factor: number): VesselShape {
@@ -128,6 +133,7 @@ export function openKitchen(
     vessels,
     burner,
     burners: chosen && burner ? [burner] : data.burners,
+    ovenTrays: data.appliances.reduce((n, a) => n + (a.kind === "oven" ? a.trays : 0), 0) || TRAYS_OF_AN_OVEN,
     ingredientById: new Map(data.ingredients.map(i => [i.id, i])),
     learnedBody: learnBody(data.bodyReadings ?? []),
   };

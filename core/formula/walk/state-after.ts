@@ -53,6 +53,7 @@ export function stateAfter(
     done.mark,
     done.bulkLevelMm,
     done.fire,
+    done.says,
     cost,
     once(() => asRead(bodyOfPot(pot, from.servedC, kitchen.facts), kitchen.learnedBody.get(from.family))),
   );
@@ -78,6 +79,7 @@ export const withWarnings = (state: StateAfterStep, more: readonly Warning[]): S
     state.mark,
     state.bulkLevelMm,
     state.fire,
+    state.says,
     state.cost,
     () => state.body,
   );
@@ -103,6 +105,7 @@ class KnownState implements StateAfterStep {
     readonly mark: DipMark | undefined,
     readonly bulkLevelMm: number | undefined,
     readonly fire: Fire | undefined,
+    readonly says: string | undefined,
     readonly cost: number,
     body: () => PotBody | null,
   ) {

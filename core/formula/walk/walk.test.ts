@@ -124,10 +124,9 @@ describe("what cannot be walked says why and where", () => {
     expect(problem).toMatchObject({ code: "NO_CONVERGENCE" });
     expect(problem?.message).toContain("water");
   });
-  test("simmering before there is a pot, covering nothing, more bones than any pot holds", () => {
+  test("simmering where nothing is, covering nothing, more bones than any pot holds", () => {
     expect(first(blank(100, [STEP_KINDS.simmer.blank("s")]))).toMatchObject({
-      code: "MISSING",
-      field: "steps.0.vesselId",
+      code: "EMPTY",
     });
     expect(first(blank(100, [STEP_KINDS.cover.blank("c")]))).toMatchObject({ code: "EMPTY" });
     expect(first(atSize(stock, g(60_000)))).toMatchObject({ code: "NOTHING_FITS" });
@@ -170,13 +169,13 @@ describe("intervals along the line", () => {
   });
   test("only facts that a step reads move it", () => {
     const reads = factsRead(stock, kitchen);
-    expect(reads[0]).toContain("roastLossBones");
+    expect(reads[0]).toContain("dryTimePoultry");
     expect(reads[0]).not.toContain("surfaceLazy");
     expect(reads[5]).toContain("surfaceLazy");
     expect(reads[5]).not.toContain("gelatinVeal");
   });
   test("what the kitchen has measured replaces the estimate", () => {
-    const measured = openKitchen({ ...DEMO_KITCHEN, facts: { roastLossBones: 0.3 } });
+    const measured = openKitchen({ ...DEMO_KITCHEN, facts: { dryTimePoultry: 40 } });
     expect(walk(stock, measured).states[0]?.massG).toBeLessThan(walked.states[0]?.massG ?? 0);
   });
 });

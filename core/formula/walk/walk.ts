@@ -243,6 +243,7 @@ export function applyStep(
     vessels: kitchen.vessels,
     burner: kitchen.burner,
     burners: kitchen.burners,
+    ovenTrays: kitchen.ovenTrays,
     around: kitchen.around,
     facts: kitchen.facts,
     ingredientById: id => kitchen.ingredientById.get(id),

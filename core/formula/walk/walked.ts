@@ -34,6 +34,8 @@ export interface StateAfterStep {
   readonly bulkLevelMm: number | undefined;
   /** Where it stands and how far open, for steps that look for the best. */
   readonly fire: Fire | undefined;
+  /** What a step came to that its fields do not say. */
+  readonly says: string | undefined;
   /** Body at the temperature it is eaten at; `null` where there is no liquor, or it is beyond a sauce. */
   readonly body: PotBody | null;
   /** What went in so far cost, in the kitchen’s currency, as purchased; what has no price is left out. */

@@ -20,4 +20,5 @@ export const COOLING_FACTS = {
   coolingMassTrue: { value: 1, lo: 0.97, hi: 1.03, mark: "E", unit: "×", label: "how true the mass that cools is", source: OURS },
   thickConduction: { value: 0.5, lo: 0.425, hi: 0.575, mark: "M", unit: "W/(m K)", label: "how well thick food conducts heat", source: "high-water foods 0.5–0.6, from memory" },
   iceLoss: { value: 0.1, lo: 0.05, hi: 0.2, mark: "E", unit: "share", label: "ice the room melts", source: OURS },
+  dangerZoneMin: { value: 240, lo: 240, hi: 240, mark: "M", unit: "min", label: "longest between 5 and 60 °C, all told", source: "FDA Food Code § 3-501.19, time as control, from memory; local codes differ" },
 } as const;

@@ -1,6 +1,7 @@
 import type { Mark } from "../estimate";
 import { ALCOHOL_FACTS } from "./alcohol";
 import { COOLING_FACTS } from "./cooling";
+import { DRYING_FACTS } from "./drying";
 import { STEP_FACTS } from "./steps";
 import { EGG_FACTS, EMULSION_FACTS } from "./emulsion";
 import { HEAT_FACTS } from "./heat";
@@ -46,6 +47,7 @@ export const FACTS = {
   ...EMULSION_FACTS,
   ...PUREE_FACTS,
   ...TASTE_FACTS,
+  ...DRYING_FACTS,
   ...STEP_FACTS,
 } as const satisfies Record<string, Fact>;
 
@@ -86,6 +88,7 @@ export const FACT_GROUPS: readonly {
     label: "Straining, skimming, roasting and the other steps",
     ids: idsOf(POT_FACTS, STEP_FACTS),
   },
+  { id: "drying", label: "What roasts, browns and renders", ids: idsOf(DRYING_FACTS) },
   { id: "vessels", label: "Pots and how things lie in them", ids: idsOf(VESSEL_FACTS) },
   { id: "stock", label: "What bones and vegetables give", ids: idsOf(STOCK_FACTS) },
   { id: "alcohol", label: "Alcohol", ids: idsOf(ALCOHOL_FACTS) },

@@ -9,6 +9,8 @@ export const POT_FACTS = {
   holdHerbs: { value: 0.6, lo: 0.36, hi: 0.84, mark: "E", unit: "g per g", label: "liquor that stays in herbs and mushroom trim", source: OURS },
   holdFishFrames: { value: 0.15, lo: 0.09, hi: 0.21, mark: "E", unit: "g per g", label: "liquor that clings to fish frames in the strainer", source: OURS },
   holdShells: { value: 0.2, lo: 0.12, hi: 0.28, mark: "E", unit: "g per g", label: "liquor that clings to shells in the strainer", source: OURS },
+  holdMeat: { value: 0.04, lo: 0.02, hi: 0.08, mark: "E", unit: "g per g", label: "liquor that clings to meat in the strainer", source: OURS },
+  holdBivalves: { value: 0.03, lo: 0.01, hi: 0.06, mark: "E", unit: "g per g", label: "liquor that clings to mussels and clams in the strainer", source: OURS },
   pressedHold: { value: 0.4, lo: 0.3, hi: 0.5, mark: "E", unit: "of drained", label: "what is left of the clinging liquor after firm pressing", source: OURS },
   fatCling: { value: 0.05, lo: 0.02, hi: 0.1, mark: "E", unit: "share", label: "floating fat that stays on strained solids", source: OURS },
   ladleFat: { value: 0.8, lo: 0.6, hi: 0.92, mark: "E", unit: "share", label: "floating fat a ladle takes off", source: OURS },
@@ -19,8 +21,6 @@ export const POT_FACTS = {
   massTrue: { value: 1, lo: 0.995, hi: 1.005, mark: "E", unit: "×", label: "how true a weighed mass is", source: "kitchen scale, ± 0.5 %" },
   densityTrue: { value: 1, lo: 0.997, hi: 1.003, mark: "M", unit: "×", label: "how true the density model is for thin liquors", source: "against handbook densities, ± 0.3 %" },
   elevationTrue: { value: 1, lo: 0.9, hi: 1.1, mark: "M", unit: "×", label: "how far dissolved things raise the boiling point", source: "sugar and salt tables, from memory, ± 10 %" },
-  roastLossBones: { value: 0.2, lo: 0.12, hi: 0.3, mark: "E", unit: "share", label: "weight bones lose in the oven", source: "roasting loss at 200–220 °C, 45–60 min, common practice, no source" },
-  roastLossFatShare: { value: 0.3, lo: 0.2, hi: 0.4, mark: "E", unit: "share", label: "part of the roasting loss that is melted fat", source: OURS },
+  roastLossBones: { value: 0.12, lo: 0.08, hi: 0.2, mark: "E", unit: "share", label: "weight bones lose in the oven, where nothing but their weight is known", source: "the drying law at 200–220 °C, 45–60 min" },
   handTimes: { value: 1, lo: 0.85, hi: 1.25, mark: "E", unit: "×", label: "how long hands and ovens take against the plan", source: OURS },
-  brownLossMirepoix: { value: 0.3, lo: 0.2, hi: 0.45, mark: "E", unit: "share", label: "weight mirepoix loses while browning", source: OURS },
 } as const;

@@ -12,7 +12,7 @@ const SHAPES: Record<MeatShape, { readonly excess: number; readonly time: number
   sphere: { excess: 3 / 5, time: 0.1 },
 };
 /** s per m²: one over the diffusivity of meat. */
-const PER_DIFFUSIVITY = 7.4e6;
+export const PER_DIFFUSIVITY = 7.4e6;
 const MOST_RISE_K = 15;
 
 /** Temperature just under the surface, °C, by oven or pan; ± 10 K. Our estimate. */

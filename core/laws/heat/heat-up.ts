@@ -1,4 +1,5 @@
 import { type Celsius, type Seconds, type Watts, printNumber, s } from "../../ground/quantity";
+import { PER_DIFFUSIVITY } from "./carry-over";
 import { type Result, checkNumber, ok, refuse } from "../../ground/result";
 
 export interface HeatUpInput {
@@ -26,7 +27,7 @@ export function heatUpTime(input: HeatUpInput): Result<Seconds> {
     ...checkNumber(q, "heat.watts", "The heat", { min: 50, max: 50_000, unit: "W" }),
     ...checkNumber(c, "massG", "The heat the pot takes up", { min: 100, max: 2e6, unit: "J/K" }),
     ...checkNumber(ua, "vessel", "The heat the pot loses", { min: 0, max: 200, unit: "W/K" }),
-    ...checkNumber(toC, "toC", "The goal", { min: -5, max: 130, unit: "°C" }),
+    ...checkNumber(toC, "toC", "The goal", { min: -5, max: 180, unit: "°C" }),
     ...checkNumber(fromC, "fromC", "The start", { min: -5, max: 130, unit: "°C" }),
   ];
   if (problems.length) return refuse(...problems);
@@ -50,3 +51,12 @@ export function heatUpTime(input: HeatUpInput): Result<Seconds> {
     });
   return ok(s((c / ua) * Math.log((levelsOff - fromC) / (levelsOff - toC))));
 }
+
+/** Over this a core is past where germs grow, °C. Common practice; local codes differ. */
+export const CORE_SAFE_C = 60;
+
+/** Fourier number at which the middle of a cylinder has followed three quarters of the way. Source: Heisler chart, from memory. */
+const FOLLOWS = 0.3;
+
+/** How far the core of a piece lags behind its surroundings, s. @param halfMm half its thickness */
+export const coreLagS = (halfMm: number): number => FOLLOWS * (halfMm / 1000) ** 2 * PER_DIFFUSIVITY;

@@ -1,4 +1,4 @@
-export { type HeatUpInput, heatUpTime } from "./heat-up";
+export { type HeatUpInput, CORE_SAFE_C, coreLagS, heatUpTime } from "./heat-up";
 export {
   MEAT_SHAPES,
   type MeatShape,

@@ -19,7 +19,7 @@ import {
   waterActivity,
 } from "../../things/pot";
 import type { MutablePools } from "../../things/pot/pools";
-import { type Millilitres, ml } from "../../ground/quantity";
+import { type Millilitres, ml, mm } from "../../ground/quantity";
 import type { Geometry } from "../../things/vessel";
 
 export const SURFACES = ["stirred", "lazy", "fat-layer", "skin"] as const;
@@ -45,6 +45,8 @@ export interface PanInput {
   readonly surface: Surface;
   readonly lid: Lid;
   readonly around: Surroundings;
+  /** It stands in an oven as hot as `around` says: heat comes in from all sides. */
+  readonly inOven?: boolean;
   readonly facts: FactValues;
 }
 
@@ -64,8 +66,12 @@ function surfaceFactor(surface: Surface, f: FactValues): number {
   }
 }
 
-const lidFactor = (lid: Lid, f: FactValues): number =>
-  lid === "off" ? 1 : lid === "ajar" ? f.lidAjar : f.lidOn;
+const lidFactor = (lid: Lid, inOven: boolean, f: FactValues): number =>
+  lid === "off" ? 1 : lid === "ajar" ? f.lidAjar : inOven ? f.ovenLidSteam : f.lidOn;
+
+/** Two hindrances one after the other, each as the share that one alone would let through. */
+const inSeries = (surface: number, lid: number): number =>
+  lid === 1 ? surface : 1 / (1 / surface + 1 / lid - 1);
 
 export interface Slopes {
   w: number;
@@ -81,6 +87,9 @@ export class Pan {
   private readonly roomVapourPa: number;
   private readonly carrier: number;
   private readonly topLoss: number;
+  private readonly wallLoss: number;
+  /** Base that the heat of an oven reaches, m². */
+  private readonly baseM2: number;
   readonly pressure: number;
   /** Of the liquor as it is now: worked out once for all that asks at one instant. */
   private activity = -1;
@@ -89,10 +98,22 @@ export class Pan {
     const { facts, around } = input;
     this.pools = { ...input.liquor };
     this.pressure = around.pressurePa * facts.pressureTrue;
-    this.roomVapourPa = around.humidity * saturationPressurePa(around.ambientC);
+    const oven = input.inOven ?? false;
+    this.roomVapourPa = oven
+      ? facts.ovenVapour * this.pressure
+      : around.humidity * saturationPressurePa(around.ambientC);
     this.carrier =
-      surfaceFactor(input.surface, facts) * lidFactor(input.lid, facts) * (0.089 + 0.0782 * facts.airSpeed);
-    this.topLoss = input.lid === "on" ? facts.topLossLid : facts.topLossOpen;
+      inSeries(surfaceFactor(input.surface, facts), lidFactor(input.lid, oven, facts)) *
+      (0.089 + 0.0782 * facts.airSpeed);
+    this.topLoss = oven
+      ? input.lid === "on"
+        ? facts.ovenLidHeat
+        : facts.ovenTopHeat
+      : input.lid === "on"
+        ? facts.topLossLid
+        : facts.topLossOpen;
+    this.wallLoss = oven ? facts.ovenWallHeat : facts.wallLoss;
+    this.baseM2 = oven ? input.vessel.surfaceMm2(mm(0)) * 1e-6 : 0;
   }
 
   set(w: number, e: number, a: number): void {
@@ -117,7 +138,7 @@ export class Pan {
     const areaM2 = this.input.vessel.surfaceMm2(level) * 1e-6;
     const wallM2 = this.input.vessel.wallMm2(level) * 1e-6;
     const lossW =
-      (this.input.facts.wallLoss * wallM2 + this.topLoss * areaM2) * (t - this.input.around.ambientC);
+      (this.wallLoss * (wallM2 + this.baseM2) + this.topLoss * areaM2) * (t - this.input.around.ambientC);
     return { areaM2, lossW };
   }
 

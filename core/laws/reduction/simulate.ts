@@ -37,6 +37,8 @@ export interface SimulationInput extends PanInput {
   readonly goal: Goal;
   /** Longest time, default `MOST_TIME_S`. */
   readonly mostS?: Seconds;
+  /** Water left of what there was at which the pan counts as dry; a boiled sugar goes further. */
+  readonly dryShare?: number;
   /** Keep the course for charts. */
   readonly trace?: boolean;
 }
@@ -115,14 +117,14 @@ export function simulateToGoal(input: SimulationInput): Result<Simulation> {
 }
 
 function checkStart(input: SimulationInput): Problem | null {
-  const { liquor, goal, drive, vessel } = input;
+  const { liquor, goal, drive, vessel, dryShare = DRY_SHARE } = input;
   if (!(liquor.water > LEAST_WATER_G))
     return { code: "NO_WATER", field: "liquor", message: "There is no water in this pot to boil off." };
   const level = vessel.levelOf(ml(volumeMlOf(liquor, input.temperatureC) + input.displacedMl), "vessel");
   if (!level.ok) return level.problems[0] ?? null;
   if (goal !== "time" && "brix" in goal) {
     const now = brixOf(liquor);
-    const most = brixOf({ ...liquor, water: DRY_SHARE * liquor.water, ethanol: 0 });
+    const most = brixOf({ ...liquor, water: dryShare * liquor.water, ethanol: 0 });
     if (goal.brix <= now || goal.brix > most)
       return {
         code: goal.brix <= now ? "TARGET_ABOVE_START" : "TARGET_BELOW_SOLIDS",
@@ -132,7 +134,7 @@ function checkStart(input: SimulationInput): Problem | null {
         message: `It shows ${printNumber(now, 1)} °Bx now and ${printNumber(most, 0)} °Bx nearly dry; ${printNumber(goal.brix, 1)} °Bx is not between.`,
       };
   } else if (goal !== "time" && !("temperatureC" in goal)) {
-    const left = { ...liquor, water: DRY_SHARE * liquor.water, ethanol: 0 };
+    const left = { ...liquor, water: dryShare * liquor.water, ethanol: 0 };
     const least = "ml" in goal ? volumeMlOf(left, 20) : massOfPools(left);
     const wanted = "ml" in goal ? goal.ml : goal.g;
     if (wanted < least)
@@ -302,7 +304,7 @@ function run(input: SimulationInput): Result<Simulation> {
       measure = after;
     }
     note();
-    if (!reached && w < DRY_SHARE * w0) {
+    if (!reached && w < (input.dryShare ?? DRY_SHARE) * w0) {
       warnings.set("DRY", { code: "DRY", message: "The pan boils dry before it gets there." });
       break;
     }

@@ -2,7 +2,16 @@ import type { FactId, FactValues } from "../../ground/facts";
 import type { SolidKind } from "../../things/larder";
 
 /** What gives body and taste to a stock. */
-export const BONE_CLASSES = ["veal", "beef", "poultry", "pork", "fish", "shellfish", "vegetables"] as const;
+export const BONE_CLASSES = [
+  "veal",
+  "beef",
+  "poultry",
+  "pork",
+  "fish",
+  "shellfish",
+  "meat",
+  "vegetables",
+] as const;
 export type BoneClass = (typeof BONE_CLASSES)[number];
 
 const CLASS_OF: Record<SolidKind, BoneClass> = {
@@ -13,6 +22,9 @@ const CLASS_OF: Record<SolidKind, BoneClass> = {
   "pork-bones": "pork",
   "fish-frames": "fish",
   shells: "shellfish",
+  bivalves: "shellfish",
+  meat: "meat",
+  skin: "meat",
   mirepoix: "vegetables",
   mushrooms: "vegetables",
   herbs: "vegetables",
@@ -27,6 +39,7 @@ export const KIND_OF: Record<BoneClass, SolidKind> = {
   pork: "pork-bones",
   fish: "fish-frames",
   shellfish: "shells",
+  meat: "meat",
   vegetables: "mirepoix",
 };
 
@@ -92,6 +105,13 @@ const CLASS_FACTS: Record<BoneClass, ClassFacts> = {
     juice: "juiceShells",
     fat: "fatShells",
   },
+  meat: {
+    gelatin: { most: "gelatinMeat", rate: "gelatinRateMeat", bloom: "bloomMeat", decay: "decayMeat" },
+    solids: "solidsMeat",
+    solidsRate: "solidsRateMeat",
+    juice: "juiceMeat",
+    fat: "fatMeat",
+  },
   vegetables: {
     gelatin: null,
     solids: "solidsVegetable",
@@ -127,7 +147,8 @@ export function yieldingOf(of: BoneClass, roasted: boolean, f: FactValues): Yiel
     },
     solids: f[ids.solids],
     solidsRatePerH: f[ids.solidsRate],
-    juice: roasted && of !== "vegetables" ? f.juiceRoasted : f[ids.juice],
+    // Colour is on the outside of meat: its inside gives its juice all the same.
+    juice: roasted && of !== "vegetables" && of !== "meat" ? f.juiceRoasted : f[ids.juice],
     fat: ids.fat ? f[ids.fat] : 0,
   };
 }
@@ -147,5 +168,6 @@ export const SIMMER_WINDOWS: Record<
   pork: { holdC: [85, 95], hours: [4, 8], longest: null },
   fish: { holdC: [80, 88], hours: [1 / 3, 0.75], longest: 1 },
   shellfish: { holdC: [85, 93], hours: [0.5, 0.75], longest: 1 },
+  meat: { holdC: [82, 95], hours: [1.5, 5], longest: null },
   vegetables: { holdC: [88, 95], hours: [0.5, 1], longest: 1.5 },
 };

@@ -29,6 +29,8 @@ const part = (kind: "veal-bones" | "poultry-bones" | "mirepoix", raw: number, ro
   kind,
   pools: liquid(raw, { water: 62, fat: 12, protein: 20, collagen: 6, sugars: 1, other: 5 }),
   rawG: g(raw),
+  rawWaterG: g(0.62 * raw),
+  rawFatG: g(0.12 * raw),
   roasted,
   gaveGelatinG: g(0),
   gaveSolidsG: g(0),

@@ -29,13 +29,21 @@ export function releaseJuice(pot: PotState, f: FactValues): PotState {
   return pot.solids
     .filter(part => !part.juiceReleased)
     .reduce((state, part) => {
-      const { juice } = yieldingOf(classOfKind(part.kind), part.roasted, f);
-      const next = extract(state, part.id, { water: juice * part.rawG });
+      const next = extract(state, part.id, juiceOf(part, f));
       return {
         ...next,
         solids: next.solids.map(p => (p.id === part.id ? { ...p, juiceReleased: true } : p)),
       };
     }, pot);
+}
+
+/** What runs out of a part, g: of mussels and clams the sea they had shut in, with its salt. */
+function juiceOf(part: SolidPart, f: FactValues): Partial<Pools> {
+  if (part.kind === "bivalves") {
+    const salt = f.juiceBivalvesSalt * part.rawG;
+    return { water: f.juiceBivalves * part.rawG - salt, salt };
+  }
+  return { water: yieldingOf(classOfKind(part.kind), part.roasted, f).juice * part.rawG };
 }
 
 /**

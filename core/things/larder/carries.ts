@@ -18,6 +18,8 @@ export const carriesSchema = z.strictObject({
   tissue: z.enum(TISSUES).optional(),
   /** What makes its purée stand, g per 100 g raw and edible, where somebody has found its own: it beats the tissue. */
   standsPct: z.number().min(0).max(30).optional(),
+  /** Roasted it goes in uncut: peppers. */
+  whole: z.boolean().optional(),
   /** What it is in the water phase of an emulsion. */
   phase: z.enum(PHASE_IDS).optional(),
   /** A fat without a taste of its own. */
@@ -52,6 +54,7 @@ export function carriesFor(nature: Nature, before: Carries | undefined): Carries
     ...(before?.acids && { acids: before.acids }),
     ...(before?.tissue && { tissue: before.tissue }),
     ...(before?.standsPct !== undefined && { standsPct: before.standsPct }),
+    ...(before?.whole && { whole: true }),
     ...(before?.phase && nature !== "yolk" && { phase: before.phase }),
     ...(before?.egg && { egg: before.egg }),
   };

@@ -45,10 +45,20 @@ describe("boiling point", () => {
     [40, 101.153],
     [60, 103.103],
     [70, 105.479],
-    [80, 111.18],
-  ])("syrup of %d %% boils at %d °C (sugar tables, from memory)", (pct, expected) => {
+    [80, 110.2],
+    [85, 114.5],
+    [90, 122],
+    [98, 151.5],
+  ])("syrup of %d %% boils at %d °C (sugar tables and candy stages, from memory)", (pct, expected) => {
     const t = valueOf(boilingPoint(liquid(100, { sugars: pct, water: 100 - pct }), pascals(101325)));
     expect(Math.abs(t - expected)).toBeLessThan(0.005);
+  });
+  test("at 1 180 m the soft ball is 3.6–5 K lower (a cook’s rule: 1 °C for 300 m, from memory)", () => {
+    const syrup = liquid(100, { sugars: 85, water: 15 });
+    const p = valueOf(pressureAtAltitude(1180));
+    const lower = valueOf(boilingPoint(syrup, pascals(101325))) - valueOf(boilingPoint(syrup, p));
+    expect(lower).toBeGreaterThan(3.6);
+    expect(lower).toBeLessThan(5);
   });
   test.each([
     ["wine of 12.5 % vol", WINE, 91.578],

@@ -169,6 +169,23 @@ const SOLUTES = [
 /** Honey, invert sugar, fruit: mostly glucose and fructose. Source: Norrish 1966, from memory. */
 const INVERT = { molarMass: 180.16, norrish: 2.25 } as const;
 
+/** Boiling points of sugar syrups at sea level, °C, by sugar in sugar + water. Source: candy stages, from memory. */
+// prettier-ignore
+const SYRUPS: readonly (readonly [share: number, boilsC: number])[] = [
+  [0.7, 105.48], [0.75, 107.5], [0.8, 110.2], [0.85, 114.5], [0.87, 117.7], [0.9, 122], [0.92, 126.5],
+  [0.94, 133], [0.95, 136.5], [0.96, 140], [0.97, 145], [0.98, 151.5], [0.985, 156], [0.99, 162], [0.995, 171],
+];
+const THICK_SYRUP = 0.7;
+
+/** Water activity of a syrup thicker than Norrish reaches: what its boiling point says. */
+function activityOfThickSyrup(share: number): number {
+  const at = SYRUPS.findIndex(([x]) => x >= share);
+  const [x1, t1] = (at < 0 ? SYRUPS.at(-1) : SYRUPS[Math.max(1, at)]) ?? [1, 171];
+  const [x0, t0] = SYRUPS[at < 0 ? SYRUPS.length - 2 : Math.max(0, at - 1)] ?? [0, 100];
+  const boils = t0 + ((t1 - t0) * (Math.min(share, x1) - x0)) / (x1 - x0);
+  return STANDARD_PRESSURE_PA / saturationPressurePa(boils);
+}
+
 /**
  * Water activity of a liquor by the product rule (Ross 1975) over Norrish factors (1966); fat, protein and starch
  * act only by the water they bind.
@@ -179,6 +196,11 @@ export function waterActivity(p: Pools, invertSugar = false): number {
   let activity = 1;
   for (let i = 0; i < SOLUTES.length; i++) {
     const solute = SOLUTES[i] as (typeof SOLUTES)[number];
+    const share = p.sugars / (p.sugars + p.water);
+    if (i === 0 && share > THICK_SYRUP) {
+      activity *= activityOfThickSyrup(share);
+      continue;
+    }
     const { molarMass, norrish } = i === 0 && invertSugar ? INVERT : solute;
     const n = (solute.particles * solute.of(p)) / molarMass;
     if (n <= 0) continue;
@@ -233,7 +255,7 @@ export function boilsAtActivity(
  * @param pressure station pressure, Pa
  * @param invertSugar the sugars are mostly glucose and fructose (honey, fruit)
  * @errors PRESSURE · NO_WATER. Warns ELEVATION_EXTRAPOLATED.
- * Valid for: sugar below 80 % of sugar + water, boiling below 125 °C. Elevation ± 10 % up to 60 % sugar, ± 15 % above.
+ * Valid for: sugar below 99.5 % of sugar + water, boiling below 171 °C. Elevation ± 10 % up to 60 % sugar, ± 15 % above.
  */
 export function boilingPoint(liquor: Pools, pressure: Pascals, invertSugar = false): Result<Celsius> {
   const problem = checkPressure(pressure);
@@ -247,7 +269,7 @@ export function boilingPoint(liquor: Pools, pressure: Pascals, invertSugar = fal
   const boils = boilingPointC(liquor, pressure, undefined, invertSugar);
   const sweet = liquor.sugars / (liquor.sugars + liquor.water);
   const warnings: Warning[] =
-    sweet > 0.8 || boils > 125
+    sweet > 0.995 || boils > 171
       ? [
           {
             code: "ELEVATION_EXTRAPOLATED",

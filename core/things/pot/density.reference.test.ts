@@ -78,8 +78,8 @@ test("specific heat: water at 60 °C 4190.5 J/(kg K) (Choi & Okos 1986, from mem
   ).toBeCloseTo(3237.3, 0);
 });
 
-test("a volume is refused outside 0–110 °C and without water or fat", () => {
-  expect(volumeAt(liquid(100, STOCK), degC(130))).toMatchObject({
+test("a volume is refused outside 0–175 °C and without water or fat", () => {
+  expect(volumeAt(liquid(100, STOCK), degC(180))).toMatchObject({
     ok: false,
     problems: [{ code: "T_RANGE" }],
   });

@@ -13,7 +13,7 @@ import { NO_POOLS, type Pools, massOfPools } from "./pools";
 
 /**
  * Density of water.
- * Source: G. S. Kell, J. Chem. Eng. Data 20 (1975) 97–105; 0–150 °C at 1 atm (coefficients from memory, checked
+ * Source: G. S. Kell, J. Chem. Eng. Data 20 (1975) 97–105; 0–150 °C at 1 atm, carried on to 175 °C (coefficients from memory, checked
  * against steam-table values).
  */
 export function waterDensityKgM3(t: number): number {
@@ -48,7 +48,10 @@ export function volumeMlOf(p: Pools, t: number): number {
   if (p.fat > 0) v += (p.fat * 1000) / (925.59 - 0.41757 * t);
   if (p.starch > 0) v += (p.starch * 1000) / (1599.1 - 0.31046 * t);
   if (p.fibre > 0) v += (p.fibre * 1000) / (1311.5 - 0.36589 * t);
-  if (p.sugars > 0) v += p.sugars * (0.6152 + 0.0186 * shareIn(p.sugars, p.water)) * (1 + 5e-4 * (t - 20));
+  if (p.sugars > 0) {
+    const x = shareIn(p.sugars, p.water);
+    v += p.sugars * (0.6152 + 0.0186 * x + 0.022 * Math.max(0, x - 0.55)) * (1 + 5e-4 * (t - 20));
+  }
   if (p.salt > 0) v += p.salt * (0.292 + 0.29 * Math.min(shareIn(p.salt, p.water), 0.28));
   if (p.ethanol > 0) v += p.ethanol * ethanolVolume(shareIn(p.ethanol, p.water)) * (1 + 1.1e-3 * (t - 20));
   return (
@@ -60,7 +63,7 @@ export function volumeMlOf(p: Pools, t: number): number {
  * Volume of a liquor at a temperature: the volume of its water plus the apparent volumes of what is in it.
  *
  * @param liquor g of each pool, ≥ 0, sum > 0
- * @param temperature 0–110 °C
+ * @param temperature 0–175 °C
  * @returns ml
  * @errors T_RANGE · NO_WATER (neither water nor fat)
  * Valid for: aqueous liquors below 30 % dissolved ± 0.3 %; above 20 % fat and purées ± 1 %.
@@ -68,12 +71,12 @@ export function volumeMlOf(p: Pools, t: number): number {
  * for sugar and salt (docs/models.md "Density").
  */
 export function volumeAt(liquor: Pools, temperature: Celsius): Result<Millilitres> {
-  if (!(temperature >= 0 && temperature <= 110))
+  if (!(temperature >= 0 && temperature <= 175))
     return refuse({
       code: "T_RANGE",
       field: "temperatureC",
       value: temperature,
-      message: "Density is modelled for liquids between 0 and 110 °C.",
+      message: "Density is modelled for liquids between 0 and 175 °C.",
     });
   if (!(liquor.water + liquor.fat > 0))
     return refuse({

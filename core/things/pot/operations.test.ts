@@ -34,6 +34,8 @@ const inPot = (liquor: ReturnType<typeof liquid>, floatFat = 0, solids = 0): Pot
     kind: "veal-bones" as const,
     pools: bones,
     rawG: g(solids),
+    rawWaterG: g(0.6 * solids),
+    rawFatG: g(0.1 * solids),
     roasted: false,
     gaveGelatinG: g(0),
     gaveSolidsG: g(0),

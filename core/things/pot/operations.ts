@@ -84,6 +84,8 @@ function addPoolsTo(
       kind: ingredient.solidKind ?? "mirepoix",
       pools,
       rawG: mass,
+      rawWaterG: g(pools.water),
+      rawFatG: g(pools.fat),
       roasted: false,
       gaveGelatinG: g(0),
       gaveSolidsG: g(0),
@@ -91,6 +93,7 @@ function addPoolsTo(
       ...(ingredient.carries?.thickener && { thickener: ingredient.carries.thickener }),
       ...(tissue && { tissue }),
       ...(standsPct !== undefined && { standsPct }),
+      ...(ingredient.carries?.whole && { whole: true }),
       ...(pools.water < DRIED_WATER * mass && { dried: true }),
     };
     return { ...pot, temperatureC, entered, solids: [...pot.solids, part] };
@@ -222,6 +225,11 @@ export function holdBack(kind: SolidKind, facts: FactValues): number {
       return facts.holdFishFrames;
     case "shells":
       return facts.holdShells;
+    case "meat":
+    case "skin":
+      return facts.holdMeat;
+    case "bivalves":
+      return facts.holdBivalves;
     case "mirepoix":
       return facts.holdMirepoix;
     case "mushrooms":
@@ -281,6 +289,8 @@ export const contentsTimes = (
     ...part,
     pools: scalePools(part.pools, factor),
     rawG: g(part.rawG * factor),
+    rawWaterG: g(part.rawWaterG * factor),
+    rawFatG: g(part.rawFatG * factor),
     gaveGelatinG: g(part.gaveGelatinG * factor),
     gaveSolidsG: g(part.gaveSolidsG * factor),
   })),

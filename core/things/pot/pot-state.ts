@@ -17,6 +17,11 @@ export interface SolidPart {
   readonly pools: Pools;
   /** Mass when it entered, before any loss: what extraction counts from. */
   readonly rawG: Grams;
+  /** Water and fat of it then: what drying and rendering count from. */
+  readonly rawWaterG: Grams;
+  readonly rawFatG: Grams;
+  /** It is roasted uncut: a pepper. */
+  readonly whole?: boolean;
   readonly roasted: boolean;
   /** Gelatin and other solids it has given so far, g. */
   readonly gaveGelatinG: Grams;

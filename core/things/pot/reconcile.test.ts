@@ -32,6 +32,8 @@ function holding(liquorG: number, bonesG: number, fatG = 0): PotState {
             kind: "veal-bones",
             pools: { ...NO_POOLS, water: 0.6 * bonesG, fat: 0.1 * bonesG, proteinOther: 0.3 * bonesG },
             rawG: g(bonesG),
+            rawWaterG: g(0.6 * bonesG),
+            rawFatG: g(0.1 * bonesG),
             roasted: false,
             gaveGelatinG: g(0),
             gaveSolidsG: g(0),

@@ -37,6 +37,8 @@ const part = (mass: number, of: Parameters<typeof composed>[0], id = "part"): So
   kind: "mirepoix",
   pools: liquid(mass, of),
   rawG: g(mass),
+  rawWaterG: g((mass * (of.water ?? 0)) / 100),
+  rawFatG: g((mass * (of.fat ?? 0)) / 100),
   roasted: false,
   gaveGelatinG: g(0),
   gaveSolidsG: g(0),

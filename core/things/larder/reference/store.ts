@@ -33,7 +33,7 @@ export const STORE: readonly Ingredient[] = [
   entry("hazelnut-oil", "hazelnut oil", { of: { fat: 100 }, phase: "fat", density: [0.914, OIL], allergens: ["nuts"], measures: { swirl: [2.5, 1.5, 4] } }),
   entry("sesame-oil", "sesame oil", { of: { fat: 100 }, phase: "fat", density: [0.919, OIL], allergens: ["sesame"], measures: { swirl: [2.5, 1.5, 4] } }),
   entry("lard", "lard", { also: ["pork fat"], of: { fat: 99.8, water: 0.2 }, phase: "fat", density: [0.92, OIL], diet: ["meat"] }),
-  entry("beef-dripping", "beef dripping", { also: ["tallow", "suet"], of: { fat: 99.8, water: 0.2 }, phase: "fat", density: [0.92, OIL], diet: ["meat"] }),
+  entry("beef-dripping", "beef dripping", { also: ["tallow"], of: { fat: 99.8, water: 0.2 }, phase: "fat", density: [0.92, OIL], diet: ["meat"] }),
   entry("duck-fat", "duck fat", { also: ["goose fat"], of: { water: 0.2, fat: 99.8 }, phase: "fat", density: [0.91, OIL], diet: ["meat"] }),
   entry("coarse-salt", "coarse sea salt", { also: ["grey salt", "flake salt"], of: { water: 3, salt: 96, other: 1 }, from: LABEL, density: [1.0, BULK], measures: { pinch: [0.6, 0.3, 1.2], tablespoon: 15 } }),
   entry("brown-sugar", "brown sugar", { also: ["muscovado"], of: { water: 1.3, sugars: 97, salt: 0.1, other: 1.6 }, density: [0.8, BULK], measures: { tablespoon: 11 } }),
