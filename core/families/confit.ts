@@ -51,7 +51,7 @@ export const confit = defineFamily({
         durationMin: 240,
         why: "Below the simmer collagen melts and nothing dries.",
       }),
-      step("cool", "cool", [], { method: "walk-in", toC: 5, remark: "In its fat, shallow." }),
+      step("cool", "cool", [], { method: "ice-bath", toC: 5, remark: "In its fat, in shallow trays." }),
     ],
   }),
 });

@@ -45,7 +45,7 @@ export const whiteSauce = defineFamily({
         }),
         step("season", "nutmeg", [from("nutmeg", byFeel(1))], { durationMin: 1 }),
         step("strain", "strain", [], {}),
-        s.daughter === "cheese" && step("rest", "off-fire", [], { durationMin: 6, lid: "off" }),
+        s.daughter === "cheese" && step("rest", "off-fire", [], { durationMin: 15, lid: "off" }),
         s.daughter === "cheese" &&
           step("add", "cheese", [from("hard-cheese", perLitre(120))], {
             durationMin: 3,

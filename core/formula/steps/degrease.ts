@@ -11,6 +11,9 @@ const fields = {
   durationMin: time(),
 };
 
+/** Above this no fat of a stock stands in one piece, °C. Common practice, no source. */
+export const FAT_SETS_C = 20;
+
 /** Takes the fat off: with the ladle while hot, or lifted in one piece once it has set. */
 export const degrease = defineStep({
   kind: "degrease",
@@ -43,7 +46,9 @@ export const degrease = defineStep({
   apply: context => {
     const { step, facts } = context;
     const [share, carry] =
-      step.method === "chilled" ? [facts.chilledFat, facts.chilledCarry] : [facts.ladleFat, facts.ladleCarry];
+      step.method === "chilled" && context.pot.temperatureC <= FAT_SETS_C
+        ? [facts.chilledFat, facts.chilledCarry]
+        : [facts.ladleFat, facts.ladleCarry];
     const floating = context.pot.floatFatG;
     const spare = floating > 0 ? Math.max(0, 1 - (step.leaveG ?? 0) / floating) : 0;
     // What is to stay is weighed off to the gram; the tool's own leavings count only when all of it should go.

@@ -1,19 +1,22 @@
-import { emulsify } from "../../things/pot";
+import { emulsify, potMass } from "../../things/pot";
 import { degC, minutes } from "../../ground/quantity";
 import { type Warning, ok, refuse } from "../../ground/result";
-import { defineStep, missingVessel, outcome } from "./kind";
+import { SERVED_HOT_C, bareBody, breaksAtC } from "../../laws/texture";
+import { sauceOf } from "./as-sauce";
+import { defineStep, missingVessel, outcome, takenOut } from "./kind";
 import { time } from "./field";
-import { addLines, atTemperature } from "./shared";
+import { addLines, atTemperature, letStand } from "./shared";
 
 const fields = {
   durationMin: time(),
 };
 
-/** Butter straight from the cold, °C; window of the mounted sauce, °C. Source: docs/models.md "Butter". */
+/** Butter straight from the cold, °C; below this it stays in lumps, °C. Source: docs/models.md "Butter". */
 const COLD_BUTTER_C = degC(5);
-const WINDOW_C = { lo: 48, hi: 80 } as const;
-/** Where a sauce is kept while butter goes in, °C. Common practice, no source. */
+const LUMPS_BELOW_C = 48;
+/** Where a sauce is kept while butter goes in, °C, and how far under where it would part. Common practice, no source. */
 const MOUNTED_C = 60;
+const UNDER_BREAK_K = 2;
 
 /** Swirls cold butter in off the boil; it thickens and shines, and does not take fat away. */
 export const mount = defineStep({
@@ -22,7 +25,7 @@ export const mount = defineStep({
   fields,
   blank: id => ({ id, kind: "mount" as const, lines: [], durationMin: 3 }),
   title: (_step, names) => (names.length ? `Mount with ${names.join(", ")}` : "Mount"),
-  detail: () => "cold, in cubes, off the boil, the pan moving",
+  detail: () => "off the heat, cold, in cubes, the pan moving",
   cue: "glossy, one body, no yellow eyes",
   cautions: () => ["Time is the control from here on: note when it was made; no topping up, no reheating."],
   place: "fire",
@@ -40,29 +43,32 @@ export const mount = defineStep({
   apply: context => {
     const { step, facts, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Mounting"));
-    const added = addLines(context.pot, context.lines, context.field, COLD_BUTTER_C);
+    // Off the heat: it falls before the butter goes in, and goes on falling with it.
+    const stood = letStand(context, context.pot, vessel, step.durationMin, "off");
+    if (!stood.ok) return stood;
+    const added = addLines(stood.value.pot, context.lines, context.field, COLD_BUTTER_C);
     if (!added.ok) return added;
     const pot = emulsify(added.value, added.value.floatFatG);
     if (!pot.ok) return pot;
+    const { fatVolume } = bareBody(sauceOf(pot.value, facts), SERVED_HOT_C, facts);
     // Piece by piece over a low flame: the cold of the butter is given back as it goes in.
     const t = context.pot.temperatureC;
-    const kept = atTemperature(pot.value, degC(Math.max(pot.value.temperatureC, Math.min(t, MOUNTED_C))));
+    const keptC = Math.min(t, MOUNTED_C, breaksAtC(fatVolume) - UNDER_BREAK_K);
+    const mounted = atTemperature(pot.value, degC(Math.max(pot.value.temperatureC, keptC)));
     const warnings: Warning[] =
-      t > WINDOW_C.hi
+      t < LUMPS_BELOW_C
         ? [
             {
-              code: "BUTTER_TOO_HOT",
-              message: `At ${Math.round(t)} °C the butter melts to oil: let the sauce fall to ${WINDOW_C.hi} °C first.`,
+              code: "BUTTER_SETS",
+              message: `At ${Math.round(t)} °C the butter stays in lumps: warm the sauce to 60–80 °C first.`,
             },
           ]
-        : t < WINDOW_C.lo
-          ? [
-              {
-                code: "BUTTER_SETS",
-                message: `At ${Math.round(t)} °C the butter stays in lumps: warm the sauce to ${WINDOW_C.lo}–${WINDOW_C.hi} °C first.`,
-              },
-            ]
-          : [];
-    return ok(outcome(kept, vessel, minutes(step.durationMin * facts.handTimes), { warnings }));
+        : [];
+    return ok(
+      outcome(mounted, vessel, minutes(step.durationMin * facts.handTimes), {
+        warnings,
+        computed: takenOut("lost as steam", potMass(context.pot) - potMass(stood.value.pot)),
+      }),
+    );
   },
 });

@@ -38,7 +38,8 @@ export function emulsionInputOf(pot: PotState): EmulsionInput | null {
   };
 }
 
-const WARM_FROM_C = 35;
+/** A warm emulsion is one of butter, °C. Our estimate. */
+export const WARM_FROM_C = 35;
 const RIBBON_FROM_C = 60;
 
 /** What a step leaves the sauce with, as far as its body goes. */

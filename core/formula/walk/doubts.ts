@@ -1,10 +1,29 @@
 import { type Ingredient, saltDoubt } from "../../things/larder";
 import { liquorMass, potMass, volumeMlOf } from "../../things/pot";
 import { printMass, printNumber } from "../../ground/quantity";
+import type { FactValues } from "../../ground/facts";
 import type { Warning } from "../../ground/result";
 import { geometryOfVessel, limitsOf } from "../../things/vessel";
 import type { FormulaDocument } from "../document/document";
 import { eatenShare } from "./eaten";
+import {
+  cheeseTooHot,
+  curdledIn,
+  dangerWarning,
+  partedBy,
+  thinsWhileHeld,
+  tooLongWarm,
+} from "./doubts-of-heat";
+import {
+  bindsWithNothing,
+  butterFloats,
+  creamTooFar,
+  fatNotSet,
+  oilLeftFree,
+  strainedAway,
+  strongDoses,
+  tooSalty,
+} from "./doubts-of-making";
 import { pendingSalty, saltTargetPct } from "./salt-lock";
 import { INTENSITY } from "../document/served-as";
 import { kindOf, placeOf } from "../steps";
@@ -30,9 +49,28 @@ const NEAR_TARGET = 0.8;
 export function doubtsAlong(
   document: FormulaDocument,
   states: readonly StateAfterStep[],
-): (readonly Warning[])[] {
-  return states.map((state, i) =>
-    joined([
+  facts: FactValues,
+): Doubts[] {
+  const warmAt = tooLongWarm(states, facts);
+  return states.map((state, i) => {
+    const parted = partedBy(states, i, facts);
+    const curdled = curdledIn(state, facts);
+    const before = states[i - 1];
+    const known = before ? curdledIn(before, facts) : NONE;
+    const warnings = joined([
+      parted.warnings,
+      curdled.filter(w => !known.some(k => k.code === w.code)),
+      cheeseTooHot(states, i),
+      thinsWhileHeld(state),
+      warmAt === i ? [dangerWarning(facts)] : NONE,
+      bindsWithNothing(state),
+      butterFloats(document, state),
+      creamTooFar(before, state),
+      oilLeftFree(document, states, i),
+      fatNotSet(before, state),
+      strainedAway(document, before, state),
+      tooSalty(document, states, i),
+      strongDoses(states, i),
       saltDoses(states, i),
       modelStops(state),
       saltTooEarly(document, states, i),
@@ -40,8 +78,15 @@ export function doubtsAlong(
       herbsBeforeOil(document, states, i),
       fondLost(states, i),
       i === document.steps.length - 1 ? outsideItsClass(document, state) : NONE,
-    ]),
-  );
+    ]);
+    return { warnings, broken: parted.broken || curdled.length > 0 };
+  });
+}
+
+/** What is to be said at a step, and whether the sauce has no body any more. */
+export interface Doubts {
+  readonly warnings: readonly Warning[];
+  readonly broken: boolean;
 }
 
 const NONE: readonly Warning[] = [];
@@ -111,7 +156,7 @@ function boilOver(states: readonly StateAfterStep[], i: number): readonly Warnin
   const state = states[i];
   // What was strained into a container stands on the bench, whatever is stirred into it.
   if (!state?.vessel || state.vessel.use === "container" || placeOf(state.step) !== "fire") return NONE;
-  if (state.temperatureC < BOILING_UP_C) return NONE;
+  if (state.temperatureC < BOILING_UP_C || !kindOf(state.step).steams) return NONE;
   const dairy = states
     .slice(0, i + 1)
     .flatMap(s => s.lines)
@@ -168,6 +213,8 @@ function herbsBeforeOil(
 function fondLost(states: readonly StateAfterStep[], i: number): readonly Warning[] {
   const [state, before] = [states[i], states[i - 1]];
   if (!state?.vessel || !before?.vessel || kindOf(before.step).fond !== "leaves") return NONE;
+  // Over foil or paper there is none.
+  if (/\b(?:foil|parchment|baking paper)\b/i.test(before.step.remark ?? "")) return NONE;
   // What goes on in the oven, or lifts the fond, knows where it is.
   if (state.vessel.id === before.vessel.id || kindOf(state.step).fond === "lifts" || kindOf(state.step).ovenC)
     return NONE;

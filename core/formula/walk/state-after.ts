@@ -59,8 +59,12 @@ export function stateAfter(
   );
 }
 
-/** The same state with more to say of it. */
-export const withWarnings = (state: StateAfterStep, more: readonly Warning[]): StateAfterStep =>
+/** The same state with more to say of it. @param broken what parted or curdled has no body any more */
+export const withDoubts = (
+  state: StateAfterStep,
+  more: readonly Warning[],
+  broken: boolean,
+): StateAfterStep =>
   new KnownState(
     state.step,
     state.pot,
@@ -81,7 +85,7 @@ export const withWarnings = (state: StateAfterStep, more: readonly Warning[]): S
     state.fire,
     state.says,
     state.cost,
-    () => state.body,
+    () => (broken ? null : state.body),
   );
 
 /** One shape for all states: a getter in an object literal gives each its own, and slows every reader down. */

@@ -1,3 +1,4 @@
+import type { FactValues } from "../../ground/facts";
 import type { Ingredient } from "../../things/larder";
 import { EMPTY_POT, type PotState, withoutAir } from "../../things/pot";
 import { type Grams, type Millilitres, g, s } from "../../ground/quantity";
@@ -11,7 +12,7 @@ import type { Kitchen } from "./kitchen";
 import { type Ahead, looksAhead, resolveLines } from "./line-amounts";
 import { productMass, productVolume } from "./product";
 import { resolveSources } from "./sources";
-import { stateAfter, withWarnings } from "./state-after";
+import { stateAfter, withDoubts } from "./state-after";
 import type { StateAfterStep, Walk } from "./walked";
 import type { ResolvedLine } from "../steps/kind";
 import { type Step, kindOf } from "../steps";
@@ -65,15 +66,21 @@ export function beginWalk(document: FormulaDocument, kitchen: Kitchen, options: 
     (other, where, path) => walk(other, where, { path, cache, found }),
     cache,
   );
-  if (!sources.ok) return alreadyWalked(stopped(document, [], sources.problems, []));
+  if (!sources.ok) return alreadyWalked(stopped(document, [], sources.problems, [], kitchen.facts));
   const known = cache.sources(sources.value);
   const guess = aheadOf(document.base.massG, document.base.massG, document);
   const who = options.path === undefined ? "outermost" : document;
   const passWith = (ahead: Ahead) => pass(document, kitchen, known, ahead, { ...options, cache });
   const lookAhead = linesAhead(document);
   if (!lookAhead.length) return underWay(passWith(guess));
-  const { walked, ahead } = findYield(document, known, lookAhead, cache.ahead(who) ?? guess, found, a =>
-    toTheEnd(passWith(a)),
+  const { walked, ahead } = findYield(
+    document,
+    known,
+    lookAhead,
+    cache.ahead(who) ?? guess,
+    found,
+    a => toTheEnd(passWith(a)),
+    kitchen.facts,
   );
   if (ahead) cache.keepAhead(who, ahead);
   return alreadyWalked(walked);
@@ -87,6 +94,7 @@ function findYield(
   guess: Ahead,
   found: number,
   walkWith: (ahead: Ahead) => Walk,
+  facts: FactValues,
 ): { readonly walked: Walk; readonly ahead: Ahead | null } {
   let ahead = guess;
   for (let i = 0; i < MOST_PASSES; i++) {
@@ -107,7 +115,7 @@ function findYield(
       message: `“${line ? sources.get(line.id)?.name : "A line"}” counted on the yield grows faster than the yield does. Type a smaller amount, or grams.`,
     },
   ];
-  return { walked: stopped(document, [], problems, []), ahead: null };
+  return { walked: stopped(document, [], problems, [], facts), ahead: null };
 }
 
 const alreadyWalked = (walked: Walk): Walking => ({ at: index => walked.states[index], whole: () => walked });
@@ -154,13 +162,16 @@ function stopped(
   states: readonly StateAfterStep[],
   problems: readonly Problem[],
   ingredients: readonly Ingredient[],
+  facts: FactValues,
 ): Walk {
   const last = states.at(-1);
-  const doubts = doubtsAlong(document, states);
+  const doubts = doubtsAlong(document, states, facts);
   return {
     states: states.map((state, i) => {
       const more = doubts[i];
-      return more?.length ? withWarnings(state, more) : state;
+      return more && (more.warnings.length || more.broken)
+        ? withDoubts(state, more.warnings, more.broken)
+        : state;
     }),
     problems,
     finishedMl: last ? productVolume(last.pot) : (0 as Millilitres),
@@ -187,7 +198,8 @@ function* pass(
   let clock = 0;
   let cost = 0;
   const servedC = servedAtC(document);
-  const end = (problems: readonly Problem[]) => stopped(document, states, problems, [...used.values()]);
+  const end = (problems: readonly Problem[]) =>
+    stopped(document, states, problems, [...used.values()], kitchen.facts);
   for (const [index, step] of document.steps.entries()) {
     const field = `steps.${index}`;
     options.onStep?.(index);

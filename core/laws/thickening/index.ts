@@ -33,5 +33,6 @@ export {
   LEAF_G,
   agarForSet,
   leafForSet,
+  SAUCE_CHUNKY_SHARE,
   soupButter,
 } from "./rules";

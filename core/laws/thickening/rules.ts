@@ -1,3 +1,4 @@
+import { printNumber } from "../../ground/quantity";
 import { type Result, type Warning, checkNumber, ok, refuse } from "../../ground/result";
 import { THICKENERS, type ThickenerId } from "./thickeners";
 
@@ -5,6 +6,8 @@ import { THICKENERS, type ThickenerId } from "./thickeners";
 
 /** Soups butter would float on, instead of going into. */
 const CHUNKY = /chowder|chunk|minestrone|pot-au-feu|broth with/i;
+/** Pieces in a soup from which it is chunky, as a share of it. Our estimate. */
+export const SAUCE_CHUNKY_SHARE = 0.1;
 export const SOUP_BUTTER_G_PER_L = 60;
 export const SAUCE_BUTTER_G_PER_L = 30;
 
@@ -40,14 +43,14 @@ export const cheeseWarnings = (sauceC: number): Warning[] =>
     : [];
 
 /** Hours a bound sauce is kept hot before its body is read again. */
-const READ_AGAIN_AFTER_H = 2;
+const READ_AGAIN_AFTER_H = 1;
 /** What keeping hot does to a binding. @example corn starch, 3 h → read again */
 export const holdWarnings = (id: ThickenerId, hours: number): Warning[] =>
   hours > READ_AGAIN_AFTER_H && !THICKENERS[id].holds
     ? [
         {
           code: "READ_AGAIN",
-          message: `Kept hot for ${hours} h ${THICKENERS[id].name} thins and weeps: read the body again before service.`,
+          message: `Kept hot for ${printNumber(hours, 1)} h ${THICKENERS[id].name} thins and weeps: read the body again before service.`,
         },
       ]
     : [];

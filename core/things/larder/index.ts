@@ -28,7 +28,7 @@ export {
 } from "./ingredient";
 export { type Found, findIngredient, ingredientCalled, letterDistance, plainName } from "./find";
 export { type Weighed, readMeasure } from "./measures";
-export { type Doubt, checkIngredient, saltDoubt } from "./plausible";
+export { type Doubt, checkIngredient, saltDoubt, strongDoubt } from "./plausible";
 export { REFERENCE_BY_ID, REFERENCE_LARDER } from "./reference";
 export { type Nutrition, nutritionOf } from "./nutrition";
 export { checkPrice } from "./price";

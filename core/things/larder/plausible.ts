@@ -31,6 +31,35 @@ export function saltDoubt(saltG: number, otherG: number): Doubt {
   };
 }
 
+/** Most of a strong thing that anybody puts in, g per kg of what it seasons. Common practice, no source. */
+const STRONG: readonly (readonly [name: RegExp, mostGPerKg: number])[] = [
+  [/^nutmeg|^mace/, 1.5],
+  [/^cloves?$/, 1],
+  [/cayenne/, 1.5],
+  [/saffron/, 0.6],
+  [/cinnamon|star anise/, 4],
+  [/allspice/, 3],
+  [/^bay leaf/, 2],
+  [/juniper/, 8],
+  [/peppercorns?|^(?:black|white) pepper/, 10],
+  [/xanthan/, 6],
+];
+
+/**
+ * Whether a dose of a strong spice or binder can be meant.
+ * @example 6 g of nutmeg in a litre: 1.5 g is the most
+ */
+export function strongDoubt({ name }: Ingredient, massG: number, wholeG: number): Warning | null {
+  const most = STRONG.find(([pattern]) => pattern.test(name))?.[1];
+  if (most === undefined || massG <= LEAST_DOSE_G || massG <= (most * wholeG) / 1000) return null;
+  return {
+    code: "IMPLAUSIBLE",
+    message: `${printMass(g(massG))} of ${name} in ${printMass(g(wholeG))}: the most anybody takes is ${printMass(g((most * wholeG) / 1000))}. Is the amount meant?`,
+  };
+}
+/** Less than this no scale of a kitchen tells apart, g. */
+const LEAST_DOSE_G = 0.3;
+
 /** Density the parts of a composition would have together, g/ml: water and salts near 1, fat below, sugar above. */
 const roughDensity = (c: Composition): number => {
   const volume =
