@@ -5,11 +5,13 @@ import { words } from "../bench/panels/testing";
 import { type LogKind, LogPanel } from "./log-panel";
 import { during, idOf, indexOf, stock } from "./testing";
 
-function panel(kind: LogKind, of = "simmer") {
+function panel(kind: LogKind, of = "simmer", probes: Parameters<typeof LogPanel>[0]["probes"] = []) {
   const onLog = vi.fn<(payload: RunPayload) => void>();
   const onClose = vi.fn();
   const pot = during(of);
-  render(<LogPanel kind={kind} pot={pot} stepId={idOf(of)} onLog={onLog} onClose={onClose} />);
+  render(
+    <LogPanel kind={kind} pot={pot} stepId={idOf(of)} probes={probes} onLog={onLog} onClose={onClose} />,
+  );
   const form = screen.getByRole("form");
   const field = within(form).getAllByRole<HTMLInputElement>("textbox")[0];
   if (!field) throw new Error("There is no field.");
@@ -83,6 +85,18 @@ describe("one reading at the Stove", () => {
     type("392 F");
     expect(readBack()).toBe("= 200.0 °C in the oven");
     expect(log()).toMatchObject({ temperatureC: 200, where: "oven" });
+  });
+  test("C135 what a probe shows is put right by its ice check; both are kept", () => {
+    const probe = { id: "red", name: "Red cap", kind: "probe", resolutionC: 0.1 } as const;
+    const { type, readBack, log } = panel("probe", "simmer", [
+      { ...probe, id: "old", name: "Old one", offsetC: 1, checkedOn: null },
+      { ...probe, offsetC: -0.4, checkedOn: "2026-11-16" },
+    ]);
+    type("75");
+    expect(readBack()).toBe("= 74.6 °C in the pot (75.0 shown, −0.4 for Red cap)");
+    expect(log()).toMatchObject({ temperatureC: 74.6, shownC: 75, probeId: "red" });
+    fireEvent.change(screen.getByRole("combobox"), { target: { value: "" } });
+    expect(log()).toEqual({ kind: "probed", stepId: idOf("simmer"), temperatureC: 75, where: "pot" });
   });
   test("in a roasting step the probe is in the oven from the start", () => {
     const { type, log } = panel("probe", "roast");

@@ -1,6 +1,7 @@
 import { useId, useRef, useState } from "react";
 import { placeOf } from "~/core/formula";
 import { g, ml, mm, parseAmount, printMass, printNumber, printVolume } from "~/core/ground/quantity";
+import { type Probe, corrected } from "~/core/kit";
 import { type Result, ok, refuse } from "~/core/ground/result";
 import { type RunPayload, checkPayload, pouredFrom } from "~/core/run";
 import { geometryOfVessel, netOfGross, volumeOfLevel } from "~/core/things/vessel";
@@ -21,6 +22,7 @@ export function LogPanel({
   pot,
   stepId,
   typed = "",
+  probes = [],
   onLog,
   onClose,
 }: {
@@ -29,6 +31,8 @@ export function LogPanel({
   stepId: string;
   /** What stands in the field to begin with. */
   typed?: string;
+  /** The probes of this kitchen: what one shows is put right by its offset. */
+  probes?: readonly Probe[];
   onLog: (payload: RunPayload) => void;
   onClose: () => void;
 }) {
@@ -40,6 +44,7 @@ export function LogPanel({
     const at = pot.state.steps[pot.state.current];
     return at !== undefined && placeOf(at.step) === "oven";
   });
+  const [probeId, setProbeId] = useState(() => lastChecked(probes)?.id ?? "");
   const [bottle, setBottle] = useState(false);
   const [after, setAfter] = useState("");
   const { vessel, state } = pot;
@@ -57,10 +62,14 @@ export function LogPanel({
       case "probe": {
         const t = readTemperature("The probe", -30, 320)(text);
         return t.ok
-          ? ok({
-              payload: { kind: "probed", stepId, temperatureC: t.value, where: inOven ? "oven" : "pot" },
-              back: `${printNumber(t.value, 1)} °C in the ${inOven ? "oven" : "pot"}`,
-            })
+          ? ok(
+              probed(
+                t.value,
+                probes.find(p => p.id === probeId),
+                inOven,
+                stepId,
+              ),
+            )
           : t;
       }
       case "jug":
@@ -175,6 +184,23 @@ export function LogPanel({
                 onChange={setWithPot}
               />
             )}
+            {kind === "probe" && probes.length > 0 && (
+              <label className="flex min-h-11 items-center gap-2.5">
+                read with
+                <select
+                  value={probeId}
+                  onChange={event => setProbeId(event.currentTarget.value)}
+                  className="min-h-11 rounded-lg border-2 border-lamp-faded bg-night px-2 text-lamp"
+                >
+                  {probes.map(probe => (
+                    <option key={probe.id} value={probe.id}>
+                      {probe.name}
+                    </option>
+                  ))}
+                  <option value="">none of these</option>
+                </select>
+              </label>
+            )}
             {kind === "probe" && (
               <Check label="in the oven, not in the pot" value={inOven} onChange={setInOven} />
             )}
@@ -217,6 +243,30 @@ export function LogPanel({
       </div>
     </form>
   );
+}
+
+/** The probe whose ice check is youngest: the one a kitchen trusts. */
+const lastChecked = (probes: readonly Probe[]): Probe | undefined =>
+  [...probes].sort((a, b) => (b.checkedOn ?? "").localeCompare(a.checkedOn ?? ""))[0];
+
+/** What a probe means, put right by its offset; what it showed is kept beside it. */
+function probed(shownC: number, probe: Probe | undefined, inOven: boolean, stepId: string): Read {
+  const where = inOven ? "oven" : "pot";
+  const temperatureC = probe ? corrected(probe, shownC) : shownC;
+  const right =
+    probe && probe.offsetC !== 0
+      ? ` (${printNumber(shownC, 1)} shown, ${printNumber(probe.offsetC, 1)} for ${probe.name})`
+      : "";
+  return {
+    payload: {
+      kind: "probed",
+      stepId,
+      temperatureC,
+      where,
+      ...(probe && { shownC, probeId: probe.id }),
+    },
+    back: `${printNumber(temperatureC, 1)} °C in the ${where}${right}`,
+  };
 }
 
 /** A reading that the server would refuse is refused here, while the cook still has it in mind. */

@@ -241,6 +241,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           pot={pot}
           stepId={readId}
           typed={retyped?.typed ?? ""}
+          probes={today.appliances.filter(a => a.kind === "probe")}
           onLog={act}
           onClose={() => {
             setRetyped(null);

@@ -47,7 +47,10 @@ export const payloadSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     kind: z.literal("probed"),
     stepId,
+    /** What it means: what was shown, put right by the probe’s offset. */
     temperatureC: within(-30, 320, "A probe reads between −30 and 320 °C."),
+    shownC: within(-30, 320, "A probe reads between −30 and 320 °C.").optional(),
+    probeId: words(40, "The probe").optional(),
     where: z.enum(["pot", "oven"]),
   }),
   /** Litres in the jug; several add up: the first pour and the drip. */

@@ -4,7 +4,7 @@ import { mayonnaise } from "../../families/mayonnaise";
 import { formulaOf } from "../../families/family";
 import { cardAsMarkdown } from "../../exchange";
 import { cardOf } from "../../standard";
-import { type FormulaDocument, type Step, eggIn, keepsDays, labelOf, takeEgg, walk } from "..";
+import { type FormulaDocument, STEP_KINDS, type Step, eggIn, keepsDays, labelOf, takeEgg, walk } from "..";
 import { cautionsAt } from "./cautions";
 import { adding, blank, fixed, kitchen, line } from "./testing";
 
@@ -89,6 +89,13 @@ describe("C102 raw egg and pasteurised egg", () => {
       ]),
     };
     expect(labelOf(walk(daughter, { ...kitchen, data })).egg).toBe("raw egg – not for vulnerable guests");
+  });
+  test("C102 heat that is only planned does not make raw egg keep longer", () => {
+    const steps = [...mayo.steps, { ...STEP_KINDS.reheat.blank("paper"), toC: 72, vesselId: "saucepan-24" }];
+    const heated = { ...mayo, steps };
+    expect(keepsDays(heated, walked(heated), kitchen.facts)).toBe(
+      keepsDays(mayo, walked(mayo), kitchen.facts),
+    );
   });
   test("a sauce without egg says nothing, and there is nothing to switch", () => {
     const plain = blank(1000, [adding([line("m", "milk", fixed(800))])]);

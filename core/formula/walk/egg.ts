@@ -47,10 +47,19 @@ export const keepsDays = (
   document: FormulaDocument,
   walked: Pick<Walk, "states">,
   facts: FactValues,
-): number => Math.min(document.storage.days, mostDays(eggIn(walked), facts));
+): number => Math.min(document.storage.days, mostDays(eggIn(walked), wentInRaw(walked), facts));
 
-const mostDays = (egg: EggState | null, facts: FactValues): number =>
-  egg === "raw" ? facts.rawEggDays : egg === "pasteurised" ? facts.pasteurisedEggDays : Infinity;
+/** Whether raw egg goes in anywhere: heat that is only planned does not make it keep longer. */
+const wentInRaw = ({ states }: Pick<Walk, "states">): boolean =>
+  states.some(({ lines, sources }) =>
+    lines.some(l => {
+      const ingredient = sources.get(l.lineId);
+      return ingredient !== undefined && eggOf(ingredient) === "raw";
+    }),
+  );
+
+const mostDays = (egg: EggState | null, raw: boolean, facts: FactValues): number =>
+  egg === "raw" || raw ? facts.rawEggDays : egg === "pasteurised" ? facts.pasteurisedEggDays : Infinity;
 
 /** The same egg fresh and pasteurised, by their ids in the larder. */
 const TWINS = [
