@@ -4,7 +4,16 @@ import type { FactValues } from "../ground/facts";
 import { type Pools, abvOf, ethanolShareOfAbv, massOfPools, volumeAt20 } from "../things/pot";
 import { type Result, ok, refuse } from "../ground/result";
 import { clipped, estimated } from "./estimates";
-import { aroundFields, estimateField, liquidFields, mass, minutes, targetField, volume } from "./fields";
+import {
+  aroundFields,
+  estimateField,
+  liquidFields,
+  mass,
+  massAbove0,
+  minutes,
+  targetField,
+  volume,
+} from "./fields";
 import { type KnownLiquid, aroundOf, liquidOf, massOfLiquid, poolsOfLiquid } from "./inputs";
 import { type SumWorld, defineSum, missing } from "./sum";
 import { endOf } from "./target";
@@ -30,7 +39,7 @@ const input = z.strictObject({
   method: z.enum(METHODS).meta({ title: "How", words: METHOD_WORDS }),
   target: targetField.optional(),
   minutes: minutes("Simmered on for").max(1440).optional(),
-  inBatchG: mass("In a batch of").optional(),
+  inBatchG: massAbove0("In a batch of").optional(),
   ...aroundFields,
 });
 

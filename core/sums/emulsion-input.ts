@@ -48,20 +48,43 @@ const WORDS: readonly (readonly [RegExp, PhaseId])[] = [
   [/salt/i, "salt"],
   [/sugar|honey/i, "sugar"],
   [/pur[ée]e|paste/i, "puree"],
-  [/water|stock|reduction|wine|ice/i, "water"],
+  [/water|stock|reduction|ice/i, "water"],
 ];
 
-/** What a part of the water phase counts as. @errors UNKNOWN_ID · NEGATIVE */
-export function phaseNamed(name: string, world: SumWorld, field: string): Result<PhaseId> {
+/** What counts as what of an emulsion, g per g of it. */
+type Counted = Partial<Record<PhaseId, number>> & { readonly fat?: number };
+
+/** Acid of vinegar and of lemon juice, g per g: what another sour liquid counts as much of. Source: labels, from memory. */
+const VINEGAR_ACID = 0.06;
+const LEMON_ACID = 0.05;
+/** Of the acid of wine and fruit so much is free; the rest stands as its salts. Our estimate. */
+const FREE_ACID = 0.35;
+/** Fatter than this it brings fat into the bowl, %. */
+const FATTY_PCT = 8;
+
+/** What a part of the bowl counts as: wine and verjus bring acid, butter and cream bring fat. @errors UNKNOWN_ID · NEGATIVE */
+export function countedAs(name: string, world: SumWorld, field: string): Result<Counted> {
   const plain = name.trim().toLowerCase();
   const exact = PHASE_IDS.find(id => id === plain);
-  if (exact) return ok(exact);
+  if (exact) return ok({ [exact]: 1 });
   const word = WORDS.find(([test]) => test.test(plain))?.[1];
-  if (word) return ok(word);
+  if (word) return ok({ [word]: 1 });
   const known = ingredientNamed(name, world, field);
   if (!known.ok) return known;
+  const { carries, composition: c } = known.value;
+  if (carries?.phase) return ok({ [carries.phase]: 1 });
+  const fat = c.fat >= FATTY_PCT ? c.fat / 100 : 0;
+  const vinegar = c.volatileAcid / 100 / VINEGAR_ACID;
+  const lemon = (FREE_ACID * Math.max(0, c.acid - c.volatileAcid)) / 100 / LEMON_ACID;
+  const sour = Math.min(1, vinegar + lemon);
+  const scale = vinegar + lemon > 1 ? 1 / (vinegar + lemon) : 1;
   // What holds nothing and thickens nothing is watery.
-  return ok(known.value.carries?.phase ?? "water");
+  return ok({
+    fat,
+    ...(vinegar > 0 && { vinegar: vinegar * scale * (1 - fat) }),
+    ...(lemon > 0 && { "lemon juice": lemon * scale * (1 - fat) }),
+    [carries?.milk ? "milk" : "water"]: (1 - sour) * (1 - fat),
+  });
 }
 
 export function emulsionFrom(
@@ -73,16 +96,23 @@ export function emulsionFrom(
 ): Result<EmulsionInput> {
   const problems: Problem[] = [];
   let parts: PhasePart[] = [];
+  let fatG = 0;
   for (const [i, part] of input.parts.entries()) {
-    const id = phaseNamed(part.ingredient, world, `parts.${i}.ingredient`);
-    if (!id.ok) problems.push(...id.problems);
-    else parts = withPart(parts, id.value, part.massG);
+    const counted = countedAs(part.ingredient, world, `parts.${i}.ingredient`);
+    if (!counted.ok) {
+      problems.push(...counted.problems);
+      continue;
+    }
+    const { fat = 0, ...phases } = counted.value;
+    fatG += fat * part.massG;
+    for (const [id, share] of Object.entries(phases) as [PhaseId, number][])
+      parts = withPart(parts, id, share * part.massG);
   }
   if (problems.length) return refuse(...problems);
   if (input.yolkG) parts = withPart(parts, "yolk", input.yolkG);
   return ok({
-    oilG: input.oilG,
-    oilKind: input.oilKind,
+    oilG: input.oilG + fatG,
+    oilKind: fatG > input.oilG ? "butterfat" : input.oilKind,
     parts,
     temperatureC: input.temperatureC,
     tool: input.tool,

@@ -167,6 +167,15 @@ export const oilScheduleSum = defineSum({
   },
 });
 
+/** Oil or butterfat by weight where nobody says: a warm sauce bears less than a mayonnaise. Common practice, no source. */
+const USUAL_OIL_PCT: Readonly<Record<(typeof BUILD_KINDS)[number], number>> = {
+  mayonnaise: 78,
+  aioli: 78,
+  hollandaise: 66,
+  "beurre-blanc": 60,
+  "egg-white": 72,
+};
+
 export const emulsionFor = defineSum({
   name: "emulsion-for",
   title: "Build an emulsion",
@@ -175,7 +184,7 @@ export const emulsionFor = defineSum({
   input: z.strictObject({
     oilG: mass("Oil").optional().meta({ oneOf: "how much" }),
     totalG: mass("Or in all").optional().meta({ oneOf: "how much" }),
-    oilPct: percent("Oil by weight").default(78),
+    oilPct: percent("Oil by weight").optional(),
     kind: z.enum(BUILD_KINDS).meta({ title: "Kind", words: BUILD_WORDS }),
     yolkEachG: z.number().min(8).max(30).default(18).meta({ title: "One yolk", unit: "g" }),
   }),
@@ -193,7 +202,7 @@ export const emulsionFor = defineSum({
     const built = buildEmulsion(
       i.kind,
       {
-        oilPct: i.oilPct,
+        oilPct: i.oilPct ?? USUAL_OIL_PCT[i.kind],
         ...(i.oilG !== undefined && { oilG: i.oilG }),
         ...(i.totalG !== undefined && { totalG: i.totalG }),
       },
@@ -322,7 +331,8 @@ export const aciditySum = defineSum({
     if (!input.ok) return input;
     const pH = acidityEstimate(acidityOfParts(input.value.parts), measuredPH);
     if (!pH.ok) return pH;
-    const caution = rawEggCaution(measuredPH);
+    const eggs = RAW_EGG.some(id => massOf(input.value.parts, id) > 0);
+    const caution = eggs ? rawEggCaution(measuredPH) : "No egg in it.";
     return ok({
       output: { pH: pH.value, caution },
       sentence: `pH ${num(pH.value.value, 1)}${around(pH.value, x => num(x, 1))}${measuredPH === undefined ? ", estimated" : ", measured"}.`,

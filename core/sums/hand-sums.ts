@@ -179,10 +179,10 @@ export const coldCubesSum = defineSum({
   example: { massG: 2400, pct: 3, cubeG: 8 },
   asks: ["massG", "pct", "cubeG"],
   work: i => {
-    const { butterG, cubes } = coldCubes(i.massG, i.pct, i.cubeG);
+    const { butterG, cubes, eachG } = coldCubes(i.massG, i.pct, i.cubeG);
     return ok({
       output: { butterG, cubes },
-      sentence: `${grams(butterG)} of cold butter: ${num(cubes)} ${cubes === 1 ? "cube" : "cubes"} of ${grams(i.cubeG)}, one after the other while it runs.`,
+      sentence: `${grams(butterG)} of cold butter: ${num(cubes)} ${cubes === 1 ? "cube" : "cubes"} of ${grams(eachG)}, one after the other while it runs.`,
     });
   },
 });

@@ -86,6 +86,9 @@ export const temperature = defineSum({
   },
 });
 
+/** A yield as small as this was meant as a share: 0.88 for 88 %. */
+const A_SHARE = 2;
+
 export const ediblePortion = defineSum({
   name: "edible-portion",
   title: "Trim",
@@ -105,6 +108,13 @@ export const ediblePortion = defineSum({
     if (!found.ok) return found;
     const yieldPct = input.yieldPct ?? found.value?.ediblePct;
     const problems: Problem[] = [];
+    if (input.yieldPct !== undefined && input.yieldPct <= A_SHARE)
+      problems.push({
+        code: "AMBIGUOUS",
+        field: "yieldPct",
+        value: input.yieldPct,
+        message: `${num(input.yieldPct, 2)} % of what is bought? A yield is told in per cent: type ${num(100 * Math.min(1, input.yieldPct))} %.`,
+      });
     if (yieldPct === undefined)
       problems.push(missing("yieldPct", "Say the yield in per cent, or what it is of."));
     if (input.netG === undefined && input.grossG === undefined)

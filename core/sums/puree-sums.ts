@@ -14,7 +14,7 @@ export const pureeYield = defineSum({
   words: ["celeriac purée", "how much purée", "peel cook sieve"],
   input: z.strictObject({
     grossG: massAbove0("As bought"),
-    peelYieldPct: percent("Left after peeling"),
+    peelYieldPct: percent("Left after peeling").default(100),
     cookYieldPct: percent("Left after cooking", 120),
     addedG: mass("Milk, stock, butter added").default(0),
     sieveYieldPct: percent("Through the sieve").default(100),
@@ -24,6 +24,13 @@ export const pureeYield = defineSum({
   example: { grossG: 3200, peelYieldPct: 78, cookYieldPct: 94, addedG: 300, sieveYieldPct: 96, portionG: 70 },
   asks: ["grossG", "peelYieldPct", "cookYieldPct", "addedG", "portionG"],
   work: i => {
+    if (i.peelYieldPct <= 0 || i.cookYieldPct <= 0)
+      return refuse({
+        code: "OUT_OF_RANGE",
+        field: i.peelYieldPct <= 0 ? "peelYieldPct" : "cookYieldPct",
+        value: 0,
+        message: "Nothing would be left. Where nothing is peeled, leave it empty: that is 100 %.",
+      });
     const cooked = (i.grossG * i.peelYieldPct * i.cookYieldPct) / 10_000;
     const finishedG = ((cooked + i.addedG) * i.sieveYieldPct) / 100;
     const portions = i.portionG ? Math.floor(finishedG / i.portionG + 1e-9) : undefined;

@@ -5,9 +5,10 @@ import type { FactValues } from "../ground/facts";
 import { type Pools, abvOf, massOfPools, volumeAt20, volumeMlOf } from "../things/pot";
 import { degC, ml } from "../ground/quantity";
 import { type Simulation, type TracePoint, simulateToGoal } from "../laws/reduction";
-import { type Result, ok, refuse } from "../ground/result";
+import { type Result, type Warning, ok, refuse } from "../ground/result";
 import type { Geometry } from "../things/vessel";
-import { estimated } from "./estimates";
+import { saltAlarm } from "./alarms";
+import { type OwnSwing, estimated } from "./estimates";
 import {
   aroundFields,
   celsius,
@@ -61,7 +62,12 @@ export interface Reduction {
   readonly start: Pools;
   readonly name: string;
   readonly geometry: Geometry;
-  readonly run: (facts: FactValues, massTimes?: number, trace?: boolean) => Result<Simulation>;
+  readonly run: (
+    facts: FactValues,
+    massTimes?: number,
+    trace?: boolean,
+    heatTimes?: number,
+  ) => Result<Simulation>;
   readonly facts: FactValues;
 }
 
@@ -90,11 +96,11 @@ export function reductionOf(
   const factor = input.surfaceFactor;
   const facts = factor === undefined ? air.value.facts : { ...air.value.facts, surfaceStirred: factor };
   const displaced = ml(input.solidsMl ?? 0);
-  const run = (f: FactValues, massTimes = 1, trace = false): Result<Simulation> => {
+  const run = (f: FactValues, massTimes = 1, trace = false, heatTimes = 1): Result<Simulation> => {
     const liquor = poolsOfLiquid(liquid.value, massG.value * massTimes);
     const own = factor === undefined ? f : withFact(f, "surfaceStirred", factor);
     const drive = driveOf(
-      input.heat,
+      "watts" in input.heat ? { watts: input.heat.watts * heatTimes } : input.heat,
       { liquor, geometry, around: air.value.around, displacedMl: displaced },
       own,
     );
@@ -126,6 +132,14 @@ export const thinned = (trace: readonly TracePoint[]): { min: number; g: number;
   return trace
     .filter((_, i) => i % every === 0 || i === trace.length - 1)
     .map(p => ({ min: p.atS / 60, g: p.liquorG, c: p.temperatureC }));
+};
+
+/** Watts that somebody types may be those on the hob: gas brings half of them into the pan. */
+const WATTS_INTO_PAN: OwnSwing = { key: "watts", value: 1, lo: 0.5, hi: 1.05, basis: "estimate" };
+const NAMEPLATE: Warning = {
+  code: "WATTS_INTO_PAN",
+  message:
+    "The watts are counted as heat into the pan. Are they what the hob says? Gas brings about half of that into it, induction nearly nine tenths: better name the burner.",
 };
 
 export const reduce = defineSum({
@@ -161,10 +175,15 @@ export const reduce = defineSum({
     const reduction = reductionOf(input, world);
     if (!reduction.ok) return reduction;
     const { start, name, geometry, run, facts } = reduction.value;
-    const minutes = estimated(facts, f => {
-      const end = run(f, f.massTrue);
-      return end.ok ? ok({ minutes: end.value.endS / 60 }, end.warnings) : end;
-    });
+    const inWatts = "watts" in input.heat;
+    const minutes = estimated(
+      facts,
+      (f, own) => {
+        const end = run(f, f.massTrue, false, inWatts ? own("watts") : 1);
+        return end.ok ? ok({ minutes: end.value.endS / 60 }, end.warnings) : end;
+      },
+      inWatts ? [WATTS_INTO_PAN] : [],
+    );
     if (!minutes.ok) return minutes;
     const end = run(facts, 1, true);
     if (!end.ok) return end;
@@ -189,7 +208,13 @@ export const reduce = defineSum({
         },
         sentence: `${name} ${targetWords(input.target)}: about ${time(endS / 60)}${around(minutes.value.minutes, time)}, ${boilS === null ? "never boiling" : `boiling after ${time(boilS / 60)}`}; ${grams(endG)} is left.`,
       },
-      [...reduction.warnings, ...end.warnings, ...flameWarnings(abvOf(start))],
+      [
+        ...reduction.warnings,
+        ...end.warnings,
+        ...flameWarnings(abvOf(start)),
+        ...saltAlarm((100 * liquor.salt) / endG),
+        ...(inWatts ? [NAMEPLATE] : []),
+      ],
     );
   },
 });

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { type Problem, ok, refuse } from "../ground/result";
 import { COVERS, count, hours, mass, massAbove0, percent, volume } from "./fields";
+import { saltAlarm, creamAlarm } from "./alarms";
 import { defineSum, missing } from "./sum";
 import { grams, num, pct, volumeOf } from "./words";
 
@@ -211,10 +212,13 @@ export const saltAfter = defineSum({
       });
     const then = (100 * saltG) / endG;
     const add = targetPct === undefined ? undefined : Math.max(0, (100 * saltG) / targetPct - endG);
-    return ok({
-      output: { saltPct: then, ...(add !== undefined && { unsaltedToAddG: add }) },
-      sentence: `Salt ${pct(then, 2)}${add === undefined ? "" : add > 0.05 ? `; ${grams(add)} unsalted liquid brings it to ${pct(targetPct ?? 0, 2)}` : "; no unsalted liquid needed"}.`,
-    });
+    return ok(
+      {
+        output: { saltPct: then, ...(add !== undefined && { unsaltedToAddG: add }) },
+        sentence: `Salt ${pct(then, 2)}${add === undefined ? "" : add > 0.05 ? `; ${grams(add)} unsalted liquid brings it to ${pct(targetPct ?? 0, 2)}` : "; no unsalted liquid needed"}.`,
+      },
+      saltAlarm(then),
+    );
   },
 });
 
@@ -226,7 +230,7 @@ export const creamFat = defineSum({
   input: z.strictObject({
     fatPct: z.number().positive().max(100).meta({ title: "Fat", unit: "%" }),
     startG: massAbove0("Cream"),
-    endG: massAbove0("Reduced to").optional(),
+    endG: massAbove0("Reduced to").optional().meta({ oneOf: "where it ends" }),
     targetFatPct: z
       .number()
       .positive()
@@ -258,9 +262,12 @@ export const creamFat = defineSum({
         allowed: { max: startG },
         message: `It weighs ${grams(startG)} now; a reduction ends below that.`,
       });
-    return ok({
-      output: { fatPct: (100 * fatG) / end, endG: end },
-      sentence: `${pct((100 * fatG) / end)} fat at ${grams(end)}.`,
-    });
+    return ok(
+      {
+        output: { fatPct: (100 * fatG) / end, endG: end },
+        sentence: `${pct((100 * fatG) / end)} fat at ${grams(end)}.`,
+      },
+      creamAlarm((100 * fatG) / end, end / startG),
+    );
   },
 });

@@ -78,11 +78,11 @@ describe("estimates", () => {
     expect(found.volatileAcidLeftPct).toBeCloseTo(40.3, 0);
     expect(found.warnings.map(w => w.code)).toContain("FLAMMABLE_VAPOUR");
   });
-  test("what nobody doubts is exact: watts given leave only weather and air", () => {
+  test("what nobody doubts is exact: a flame measured by what it boils off leaves only weather and air", () => {
     const found = work("reduce", {
       startMl: 1000,
       vessel: pot(200),
-      heat: { watts: 1200 },
+      heat: { boilsOffGPerMin: 30 },
       target: { to: 0.5 },
     });
     const { value, lo, hi } = est(found.minutes);

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { COMPLAINTS, COMPLAINT_WORDS, acidPctOf, remediesFor } from "../laws/fix";
 import { largestRemainder } from "../formula";
+import { savourOf } from "../things/larder";
 import { type Problem, checkNumber, ok, refuse } from "../ground/result";
 import {
   CARAMEL_STAGES,
@@ -126,6 +127,10 @@ export const balance = defineSum({
       fatPct: i.fatPct ?? 0,
       acidsPct: { ...i.acids } as Partial<Record<AcidId, number>>,
     };
+    let msgPct = i.umami?.msgPct ?? 0;
+    let impPct = i.umami?.impPct ?? 0;
+    let bitterPct = 0;
+    const unknown: string[] = [];
     const problems: Problem[] = [];
     for (const [n, part] of (i.parts ?? []).entries()) {
       const found = ingredientNamed(part.ingredient, world, `parts.${n}.ingredient`);
@@ -135,6 +140,13 @@ export const balance = defineSum({
       }
       const { composition: c, carries } = found.value;
       const share = part.massG / i.massG;
+      const savour = savourOf(found.value);
+      if (savour) {
+        msgPct += share * savour.msgPct;
+        impPct += share * savour.impPct;
+        bitterPct += share * savour.bitterPct;
+      } else if (/cheese|soy|miso|cocoa|chocolate|coffee|mushroom/i.test(found.value.name))
+        unknown.push(found.value.name);
       const acidsPct = { ...taste.acidsPct };
       acidsPct.acetic = (acidsPct.acetic ?? 0) + share * c.volatileAcid;
       const split = Object.entries(carries?.acids ?? { malic: 1 }) as [AcidId, number][];
@@ -147,19 +159,26 @@ export const balance = defineSum({
       };
     }
     if (problems.length) return refuse(...problems);
-    const done = balanceOf(
-      { ...taste, msgPct: i.umami?.msgPct ?? 0, impPct: i.umami?.impPct ?? 0 },
-      world.facts,
-    );
+    const done = balanceOf({ ...taste, msgPct, impPct, bitterPct }, world.facts);
     if (!done.ok) return done;
     const axes = (Object.entries(done.value.dose) as [Taste, number][]).map(([name, doseOverThreshold]) => ({
       name,
       doseOverThreshold,
     }));
-    return ok({
-      output: { axes },
-      sentence: `Doses over threshold: ${axes.map(a => `${a.name} ${num(a.doseOverThreshold, 1)}`).join(", ")}. A yardstick, not how strong it tastes.`,
-    });
+    return ok(
+      {
+        output: { axes },
+        sentence: `Doses over threshold: ${axes.map(a => `${a.name} ${num(a.doseOverThreshold, 1)}`).join(", ")}. A yardstick, not how strong it tastes.`,
+      },
+      unknown.length
+        ? [
+            {
+              code: "SAVOUR_UNKNOWN",
+              message: `Nobody has entered the umami and bitterness of ${unknown.join(", ")}: they count as none here. Taste.`,
+            },
+          ]
+        : [],
+    );
   },
 });
 
@@ -208,9 +227,10 @@ export const fix = defineSum({
         z.strictObject({ saltPct: z.number() }),
         z.strictObject({ acidPct: z.number() }),
         z.strictObject({ fatPct: z.number() }),
+        z.strictObject({ massG: z.number().positive() }),
       ])
       .optional()
-      .meta({ title: "It should be", typed: "aim", hint: "salt 0.9, body 45, acid 0.3 or fat 12" }),
+      .meta({ title: "It should be", typed: "aim", hint: "salt 0.9, body 45, acid 0.3, fat 12 or 300 g" }),
   }),
   output: z.strictObject({
     remedies: z.array(
@@ -238,11 +258,14 @@ export const fix = defineSum({
   work: (i, world) => {
     const known = sauceFrom(i, world);
     if (!known.ok) return known;
-    const m = massOfSauce(known.value);
+    const bare = i.saltPct === undefined ? known : sauceFrom({ ...i, saltPct: undefined }, world);
+    if (!bare.ok) return bare;
+    // What was weighed is all of it: the salt, the sugar and the fat that are told are in that weight.
+    const m = massOfSauce(known.value) - (i.saltPct === undefined ? 0 : known.value.saltG - bare.value.saltG);
     const problems = checkNumber(m, "massG", "The sauce", { min: 1, unit: "g" });
     if (problems.length) return refuse(...problems);
     const acid = i.acidPct === undefined ? null : (i.acidPct * m) / 100;
-    const state = {
+    const told = {
       ...known.value,
       ...(i.fatPct !== undefined && { fatG: (i.fatPct * m) / 100 }),
       ...(i.sugarPct !== undefined && {
@@ -251,6 +274,15 @@ export const fix = defineSum({
       }),
       ...(acid !== null && { acids: { citric: acid } }),
     };
+    const over = massOfSauce(told) - m;
+    if (over > told.waterG)
+      return refuse({
+        code: "SUBSET_TOO_BIG",
+        field: "massG",
+        value: m,
+        message: `Salt, sugar and fat as told are more than the ${grams(m)} weigh.`,
+      });
+    const state = { ...told, waterG: told.waterG - over };
     if (i.complaint === "too-sour" && acidPctOf(state) === 0)
       return refuse(missing("acidPct", "Say how much acid is in it, in per cent, or name the liquid."));
     const done = remediesFor(

@@ -190,6 +190,14 @@ export const thicken = defineSum({
     const state = sauceFrom(i, world);
     if (!state.ok) return state;
     const form = i.form ?? usualForm(i.thickener);
+    if (i.thickener === "xanthan" && form !== "slurry")
+      return refuse({
+        code: "MODE",
+        field: "form",
+        value: form,
+        message:
+          "Xanthan is no flour: it is blended in dry, in a thin stream, never cooked in fat. Leave the form empty.",
+      });
     const found = thickenTo(
       state.value,
       {

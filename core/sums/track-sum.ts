@@ -7,12 +7,14 @@ import {
   type RateProfile,
   STATUS_WORDS,
   TRACKER_STATUSES,
+  type TrackerStatus,
   added,
   arrival,
   constantRate,
   heatChanged,
   massNow,
   profileOf,
+  rateAt,
   read,
   scaleSd,
   startTracker,
@@ -158,8 +160,27 @@ export const reduceTrack = defineSum({
     const there = arrival(tracker, target.value);
     const now = massNow(tracker);
     const sd = readings.value.at(-1)?.sdG ?? scaleSd(input.startG);
-    const status = statusOf(tracker, target.value, sd);
-    const warnings: Warning[] = [...model.warnings, ...trackerWarnings(tracker, solidsOf(start.value))];
+    const unbelieved = readings.value.filter(r => r.massG > input.startG + 3 * r.sdG);
+    const believed = readings.value.filter(r => !unbelieved.includes(r));
+    const seen = lastSeen(input.startG, believed, input.rateGPerMin !== undefined);
+    const foreseen = rateAt(model.value.profile, now.value) * 60;
+    const status = byTheLastReadings(statusOf(tracker, target.value, sd), seen, foreseen);
+    const warnings: Warning[] = [
+      ...model.warnings,
+      ...trackerWarnings(tracker, solidsOf(start.value)),
+      ...unbelieved.map(r => ({
+        code: "READING_DISCARDED",
+        message: `${grams(r.massG)} after ${time(r.atS / 60)} is more than there was at the start: it was not counted. Was the pot on the scale, or was something poured in?`,
+      })),
+      ...(seen && status !== "there" && seen.gPerMin < HALF_PACE * foreseen
+        ? [
+            {
+              code: seen.gPerMin < DEAD * foreseen ? "FLAME_DEAD" : "SLOWER",
+              message: `The last readings lost ${num(seen.gPerMin, 1)} g a minute; ${num(foreseen, 0)} were foreseen: look at the flame.`,
+            },
+          ]
+        : []),
+    ];
     const readyAtMin: Estimate | null =
       there.value === null
         ? null
@@ -200,6 +221,33 @@ export const reduceTrack = defineSum({
     );
   },
 });
+
+/** The pace of the last two readings counts beside what the tracker has learned: a flame that has just died is news. */
+const DEAD = 0.25;
+const HALF_PACE = 0.65;
+/** Two readings closer than this tell no pace, s. */
+const TELLS_FROM_S = 240;
+
+/** What the last readings lost, g a minute; from the start only where the cook told its pace. */
+function lastSeen(startG: number, readings: readonly Reading[], fromStart: boolean) {
+  const points = [...(fromStart ? [{ atS: 0, massG: startG }] : []), ...readings];
+  const last = points.at(-1);
+  const before = last && points.filter(p => last.atS - p.atS >= TELLS_FROM_S).at(-1);
+  return last && before && readings.length > 0
+    ? { gPerMin: (60 * (before.massG - last.massG)) / (last.atS - before.atS) }
+    : null;
+}
+
+const byTheLastReadings = (
+  status: TrackerStatus,
+  seen: { readonly gPerMin: number } | null,
+  foreseen: number,
+): TrackerStatus =>
+  status !== "on-pace" || !seen || seen.gPerMin >= HALF_PACE * foreseen
+    ? status
+    : seen.gPerMin < DEAD * foreseen
+      ? "stalled"
+      : "slow";
 
 const solidsOf = (p: Pools): number => {
   const whole = massOfPools(p);

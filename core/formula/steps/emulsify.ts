@@ -1,6 +1,6 @@
-import { emulsify as beatIn } from "../../things/pot";
+import { SHELF_TEMPERATURE_C, emulsify as beatIn } from "../../things/pot";
 import { EMULSION_TOOLS } from "../../laws/emulsion";
-import { minutes } from "../../ground/quantity";
+import { degC, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
 import { defineStep, outcome } from "./kind";
 import { ANYTHING_DEEP, asThemselves, choice, time, vessel } from "./field";
@@ -11,6 +11,10 @@ const fields = {
   durationMin: time(),
   vesselId: vessel("In", ANYTHING_DEEP),
 };
+
+/** A bowl warmer than this gets its butter melted, and so warm. Common practice, no source, °C. */
+const WARM_BOWL_C = 45;
+const MELTED_C = degC(55);
 
 /** Beats oil or fat into water until they hold together; everything fat in the bowl is taken up. */
 export const emulsify = defineStep({
@@ -34,7 +38,9 @@ export const emulsify = defineStep({
   },
   apply: context => {
     const { step, facts } = context;
-    const added = addLines(context.pot, context.lines, context.field);
+    // Butter that goes into a warm bowl is melted first.
+    const warm = context.pot.temperatureC > WARM_BOWL_C;
+    const added = addLines(context.pot, context.lines, context.field, warm ? MELTED_C : SHELF_TEMPERATURE_C);
     if (!added.ok) return added;
     const pot = beatIn(added.value, added.value.floatFatG);
     if (!pot.ok) return pot;

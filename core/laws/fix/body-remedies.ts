@@ -1,5 +1,13 @@
 import { printNumber } from "../../ground/quantity";
-import { type Thickening, fatPctOf, loosenTo, looseningWith, saltPctOf, thickenTo } from "../texture";
+import {
+  type Thickening,
+  fatPctOf,
+  loosenTo,
+  looseningWith,
+  reducedBy,
+  saltPctOf,
+  thickenTo,
+} from "../texture";
 import type { Complaint } from "./complaint";
 import { type Mend, type Mending, STOCK, notThicker, notThinner, said } from "./mending";
 
@@ -53,6 +61,30 @@ const tooThin: Mend = mending => {
   return undefined;
 };
 
+/** A wide pan over a good flame drives off so much, g a minute. Common practice, no source. */
+const DRIVES_OFF_G_PER_MIN = 25;
+
+/** Thinned by juice or by standing: what ran in goes off again, or it is bound. */
+const watery: Mend = mending => {
+  const { state, now, asked, add } = mending;
+  const extraG = asked.massG === undefined ? 0 : now.massG - asked.massG;
+  const back = extraG > 0 ? reducedBy(state, extraG) : null;
+  if (back?.ok) {
+    add(
+      "boil off what ran in",
+      -extraG,
+      back.value,
+      [
+        `${said(extraG)} must go as steam: about ${printNumber(extraG / DRIVES_OFF_G_PER_MIN, 1)} min in a wide pan`,
+        `stop at ${said(asked.massG ?? 0)}`,
+      ],
+      [`salt rises to ${printNumber(saltPctOf(back.value), 2)} %`, "nothing is brought in"],
+    );
+    if (asked.thickness === undefined) return undefined;
+  }
+  return tooThin(mending);
+};
+
 const tooThick: Mend = ({ state, temperatureC, facts, now, target, add }) => {
   const enough = notThicker(now.thickness, target.thickness);
   if (enough) return enough;
@@ -88,7 +120,7 @@ const gluey: Mend = mending => {
 /** Remedies for what is wrong with the body. */
 export const BODY_REMEDIES = {
   "too-thin": tooThin,
-  watery: tooThin,
+  watery,
   "too-thick": tooThick,
   gluey,
 } satisfies Partial<Record<Complaint, Mend>>;

@@ -1,6 +1,6 @@
 import type { FactValues } from "../../ground/facts";
 import { type Problem, type Result, checkNumber, ok, refuse } from "../../ground/result";
-import { bodyOf, problemsOf } from "../texture";
+import { bodyOf, fatPctOf, problemsOf } from "../texture";
 import { BODY_REMEDIES } from "./body-remedies";
 import type { Complaint } from "./complaint";
 import { EMULSION_REMEDIES } from "./emulsion-remedies";
@@ -11,6 +11,10 @@ import { TASTE_REMEDIES } from "./taste-remedies";
 
 const MENDS: Readonly<Record<Complaint, Mend>> = { ...BODY_REMEDIES, ...TASTE_REMEDIES, ...REPAIRS };
 const MENDS_EMULSION: typeof MENDS = { ...MENDS, ...EMULSION_REMEDIES };
+
+/** What is called greasy wants at least so much less, whatever its class: share of the fat that may stay. Our estimate. */
+const LESS_GREASY = 0.6;
+const LEAST_FAT_PCT = 0.01;
 
 /**
  * Remedies for a complaint: what to add, how many grams, in which order, and what that does to everything else.
@@ -30,7 +34,8 @@ export function remediesFor(
   const body = input.emulsion ? null : bodyOf(input.state, input.temperatureC, facts);
   // What has become a glaze or a dough can still be too salty.
   if (body && !body.ok && complaint in BODY_REMEDIES) return body;
-  const target = { ...USUAL, ...definedOf(input.target) };
+  const usualFat = Math.max(LEAST_FAT_PCT, Math.min(USUAL.fatPct, LESS_GREASY * fatPctOf(input.state)));
+  const target = { ...USUAL, fatPct: usualFat, ...definedOf(input.target) };
   const problems: Problem[] = [
     ...checkNumber(target.thickness, "target.thickness", "The body wanted", { min: 2, max: 95 }),
     ...checkNumber(target.saltPct, "target.saltPct", "The salt wanted", { min: 0, max: 10, unit: "%" }),

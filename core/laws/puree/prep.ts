@@ -61,9 +61,14 @@ export function enrichment(pureeG: number, butterPct: number, creamG: number) {
 }
 
 /** Cold butter into a purée while it runs: cubes of one size. @example 2.4 kg at 3 % → 72 g in 9 cubes of 8 g */
-export function coldCubes(massG: number, pct: number, cubeG = 8): { butterG: number; cubes: number } {
+export function coldCubes(
+  massG: number,
+  pct: number,
+  cubeG = 8,
+): { butterG: number; cubes: number; eachG: number } {
   const butterG = (massG * pct) / 100;
-  return { butterG, cubes: Math.ceil(butterG / cubeG - 1e-9) };
+  const cubes = Math.ceil(butterG / cubeG - 1e-9);
+  return { butterG, cubes, eachG: cubes > 0 ? butterG / cubes : 0 };
 }
 
 /** Solids once liquid has been let in to free the blade. @example 1.9 kg at 18.0 %, 120 g → 2.02 kg, 16.9 % */

@@ -80,7 +80,7 @@ describe("acceptance examples of texture, purées and taste", () => {
     expect(BITTER_FROM_PCT).toBeGreaterThan(15);
   });
   it("C101 2.4 kg plum purée at 3 %: 72 g in nine cubes of 8 g", () =>
-    expect(coldCubes(2400, 3)).toEqual({ butterG: 72, cubes: 9 }));
+    expect(coldCubes(2400, 3)).toEqual({ butterG: 72, cubes: 9, eachG: 8 }));
   it("C102 raw egg is never cleared by an estimate; a measured pH is named, the local code decides", () => {
     expect(rawEggCaution()).toMatch(/unverified/);
     expect(rawEggCaution(3.9)).toMatch(/local code decides/);
