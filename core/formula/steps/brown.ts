@@ -1,16 +1,22 @@
-import { type PotState, type SolidPart } from "../../things/pot";
+import { EMPTY_POT, type PotState, type SolidPart, leave, onePool } from "../../things/pot";
 import { type Watts, minutes, mm, printNumber, watts } from "../../ground/quantity";
 import { type Result, ok, refuse } from "../../ground/result";
 import { type DryingClass, crowding, inPan } from "../../laws/drying";
 import { type Burner, heatIntoPan } from "../../laws/reduction";
 import { type Vessel, geometryOfVessel } from "../../things/vessel";
 import { type StepContext, defineStep, outcome } from "./kind";
-import { burner as burnerField, openingIfAny, temperatureIfAny, time, vessel } from "./field";
-import { inDryHeat, mainClass, surfaceOf } from "./dry-heat";
+import { burner as burnerField, choiceIfAny, openingIfAny, temperatureIfAny, time, vessel } from "./field";
+import { type Heated, inDryHeat, mainClass, surfaceOf } from "./dry-heat";
 import { addLines, filledMl, inField, namedVessel } from "./shared";
 
 const fields = {
   durationMin: time(),
+  /** What lies in the heat. */
+  of: choiceIfAny(
+    "What",
+    { pot: "what goes in, or all", aside: "what was lifted out, in a pan of its own" },
+    "pot",
+  ),
   /** How hot the pan is kept. */
   panC: temperatureIfAny("Pan", 110, 280, "as hot as it wants"),
   setting: openingIfAny("Flame", "full"),
@@ -50,40 +56,98 @@ export const brown = defineStep({
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;
+    if (step.of === "aside") return fryAside(context, added.value);
     const pot = added.value;
     const ids = new Set(context.lines.map(line => line.lineId));
     const mine = pot.solids.filter(part => ids.has(part.id));
     const inHeat = mine.length ? mine : pot.solids;
     const found = browningPan(context, pot, inHeat);
     if (!found.ok) return found;
-    const vessel = found.value;
-    const burner = burnerOf(context);
-    if (!burner.ok) return burner;
-    const of = mainClass(inHeat);
-    const panC = step.panC ?? (GREEN.has(of) ? KEPT_C.vegetables : KEPT_C.others);
-    const net = netHeat(context, vessel, burner.value, panC);
-    if (!net.ok) return refuse(...inField(context.field, net.problems));
-    const surface = surfaceOf(inHeat, facts);
-    const base = baseM2(vessel);
-    const min = step.durationMin * facts.handTimes;
-    const heated = inDryHeat(pot, inPan(panC, net.value, base, surface, facts), min, facts, {
-      only: new Set(inHeat.map(part => part.id)),
-      netW: net.value,
-      where: "as steam",
-    });
-    if (!heated.ok) return heated;
-    const flat = crowding(base, surface, facts);
-    const goes = Math.ceil(1 / flat);
+    const browned = browns(context, pot, inHeat, found.value);
+    if (!browned.ok) return browned;
+    const { heated, says } = browned.value;
     return ok(
-      outcome(heated.value.pot, vessel, minutes(min), {
-        computed: heated.value.computed,
-        warnings: heated.value.warnings,
-        // What does not lie flat steams: it is browned in goes, and that is no fault of the recipe.
-        ...(flat < CROWDED && { says: `in ${printNumber(goes)} goes in the ${vessel.name}` }),
+      outcome(heated.pot, found.value, minutes(step.durationMin * facts.handTimes), {
+        computed: heated.computed,
+        warnings: heated.warnings,
+        ...(says && { says }),
       }),
     );
   },
 });
+
+/** Some parts in the heat of a pan. */
+function browns(
+  context: StepContext<Told & { durationMin: number; panC?: number | undefined }>,
+  pot: PotState,
+  inHeat: readonly SolidPart[],
+  vessel: Vessel,
+): Result<{ readonly heated: Heated; readonly says: string | null }> {
+  const { step, facts } = context;
+  const burner = burnerOf(context);
+  if (!burner.ok) return burner;
+  const panC = step.panC ?? (GREEN.has(mainClass(inHeat)) ? KEPT_C.vegetables : KEPT_C.others);
+  const net = netHeat(context, vessel, burner.value, panC);
+  if (!net.ok) return refuse(...inField(context.field, net.problems));
+  const surface = surfaceOf(inHeat, facts);
+  const base = baseM2(vessel);
+  const heated = inDryHeat(
+    pot,
+    inPan(panC, net.value, base, surface, facts),
+    step.durationMin * facts.handTimes,
+    facts,
+    { only: new Set(inHeat.map(part => part.id)), netW: net.value, where: "as steam" },
+  );
+  if (!heated.ok) return heated;
+  const flat = crowding(base, surface, facts);
+  // What does not lie flat steams: it is browned in goes, and that is no fault of the recipe.
+  const goes = Math.ceil(1 / flat);
+  return ok({
+    heated: heated.value,
+    says: flat < CROWDED ? `in ${printNumber(goes)} goes in the ${vessel.name}` : null,
+  });
+}
+
+/** What was lifted out is fried in a pan of its own, and kept; the pot stands meanwhile. */
+function fryAside(
+  context: StepContext<Told & { durationMin: number; panC?: number | undefined }>,
+  pot: PotState,
+) {
+  if (!pot.aside.length)
+    return refuse({
+      code: "EMPTY",
+      field: context.field,
+      message: "Nothing was lifted out and kept before: there is nothing to fry.",
+    });
+  const alone: PotState = { ...EMPTY_POT, solids: pot.aside };
+  const own = { ...context, vessel: null };
+  const found = browningPan(own, alone, alone.solids);
+  if (!found.ok) return found;
+  const browned = browns(own, alone, alone.solids, found.value);
+  if (!browned.ok) return browned;
+  const { heated, says } = browned.value;
+  return ok(
+    outcome(
+      {
+        ...pot,
+        aside: heated.pot.solids,
+        // Its fat stays in its pan.
+        exits: leave(
+          { ...pot, exits: leave(pot, "vapour", heated.pot.exits.vapour) },
+          "poured",
+          onePool("fat", heated.pot.floatFatG),
+        ),
+      },
+      context.vessel,
+      minutes(context.step.durationMin * context.facts.handTimes),
+      {
+        computed: heated.computed,
+        warnings: heated.warnings,
+        says: [`fried in the ${found.value.name}`, ...(says ? [says] : [])].join(", "),
+      },
+    ),
+  );
+}
 
 /** Less of it than this on the base of the pan at once, and it steams. Our estimate. */
 const CROWDED = 0.4;

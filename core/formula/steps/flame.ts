@@ -3,11 +3,12 @@ import { evaporate } from "../../things/pot";
 import { minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
-import { time } from "./field";
+import { choiceIfAny, time } from "./field";
 import { addLines } from "./shared";
 
 const fields = {
   durationMin: time(),
+  where: choiceIfAny("Lit", { pot: "in the pot", own: "warmed and lit in a small pan, then in" }, "pot"),
 };
 
 /** Lights a spirit: some of its alcohol burns, never all of it. */
@@ -17,7 +18,10 @@ export const flame = defineStep({
   fields,
   blank: id => ({ id, kind: "flame" as const, lines: [], durationMin: 1 }),
   title: (_step, names) => (names.length ? `Flame the ${names.join(", ")}` : "Flame"),
-  detail: () => "off the heat, lit, until it goes out by itself",
+  detail: step =>
+    step.where === "own"
+      ? "warmed and lit in a small pan of its own, poured in once it is out"
+      : "off the heat, lit, until it goes out by itself",
   cue: "the blue flame is gone and does not come back",
   cautions: () => [
     "Follow the local fire rule for hood and extraction. Measured into a cup, never from the bottle; lid at hand, hair and sleeves back.",
@@ -38,7 +42,12 @@ export const flame = defineStep({
     if (!added.ok) return added;
     const kept = retainedShare("flamed", 0, context.facts);
     if (!kept.ok) return kept;
-    const burnt = added.value.liquor.ethanol * (1 - kept.value);
+    // In a pan of its own only the spirit burns; in the pot all the alcohol there does.
+    const burns =
+      context.step.where === "own"
+        ? added.value.liquor.ethanol - context.pot.liquor.ethanol
+        : added.value.liquor.ethanol;
+    const burnt = burns * (1 - kept.value);
     const pot = evaporate(added.value, { water: 0, ethanol: burnt });
     if (!pot.ok) return pot;
     return ok(

@@ -25,6 +25,7 @@ import { note } from "./note";
 import { pass } from "./pass";
 import { poach } from "./poach";
 import { portion } from "./portion";
+import { putBack } from "./put-back";
 import { reduce } from "./reduce";
 import { reheat } from "./reheat";
 import { render } from "./render";
@@ -65,6 +66,7 @@ export const STEP_KINDS = {
   skim,
   steep,
   lift,
+  "put-back": putBack,
   strain,
   drain,
   degrease,

@@ -1,4 +1,4 @@
-import { exitMass, holdBack, strain as strainPot } from "../../things/pot";
+import { exitMass, holdBack, keepAside, potMass, strain as strainPot } from "../../things/pot";
 import { minutes } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
@@ -72,12 +72,20 @@ export const lift = defineStep({
             ? "No herb or spice is in the pot to lift out here."
             : "Nothing solid is in the pot to lift out here.",
       });
+    if (step.keep) {
+      const kept = keepAside(pot, new Set(out.map(part => part.id)), kind => holdBack(kind, facts));
+      return ok(
+        outcome(kept, context.vessel, minutes(step.durationMin * facts.handTimes), {
+          computed: takenOut("kept aside, with what clings", potMass(pot) - potMass(kept)),
+        }),
+      );
+    }
     const lifted = strainPot({ ...pot, solids: out }, kind => holdBack(kind, facts), 0);
     const rest = { ...lifted, solids: pot.solids.filter(part => !out.includes(part)) };
     return ok(
       outcome(rest, context.vessel, minutes(step.durationMin * facts.handTimes), {
         computed: takenOut(
-          step.keep ? "kept aside, with what clings" : "lifted out, with what clings",
+          "lifted out, with what clings",
           exitMass(rest, "strained") - exitMass(pot, "strained"),
         ),
       }),

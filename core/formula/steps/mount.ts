@@ -1,4 +1,4 @@
-import { emulsify, potMass } from "../../things/pot";
+import { emulsify, liquorMass, potMass } from "../../things/pot";
 import { degC, minutes } from "../../ground/quantity";
 import { type Warning, ok, refuse } from "../../ground/result";
 import { SERVED_HOT_C, bareBody, breaksAtC } from "../../laws/texture";
@@ -43,6 +43,12 @@ export const mount = defineStep({
   apply: context => {
     const { step, facts, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Mounting"));
+    if (liquorMass(context.pot) <= 0)
+      return refuse({
+        code: "EMPTY",
+        field: context.field,
+        message: "There is no sauce to mount yet: butter is swirled into something.",
+      });
     // Off the heat: it falls before the butter goes in, and goes on falling with it.
     const stood = letStand(context, context.pot, vessel, step.durationMin, "off");
     if (!stood.ok) return stood;

@@ -1,4 +1,13 @@
-import { exitMass, sieve } from "../../things/pot";
+import {
+  type PotState,
+  type SolidPart,
+  exitMass,
+  holdBack,
+  massOfPools,
+  potMass,
+  sieve,
+  strain,
+} from "../../things/pot";
 import { minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
@@ -35,7 +44,16 @@ export const pass = defineStep({
   ticks: () => [{ what: "Underside of the sieve scraped off, no grain in the clean pan", before: "end" }],
   apply: context => {
     const { step, facts } = context;
-    const passed = sieve(context.pot, step.yieldPct / 100, facts.fibreEnriched);
+    const { straining, bones } = staysInSieve(context.pot);
+    // Bones never go through, and aromatics in a thin liquor stay behind: only what is soft and thick is passed with its liquor.
+    const strained = straining.length
+      ? {
+          ...strain({ ...context.pot, solids: straining }, kind => holdBack(kind, facts), facts.fatCling),
+          solids: context.pot.solids.filter(part => !straining.includes(part)),
+        }
+      : context.pot;
+    const purees = strained.solids.length > 0 || massOfPools(strained.natures.pureeDry) > 0;
+    const passed = purees ? sieve(strained, step.yieldPct / 100, facts.fibreEnriched) : ok(strained);
     if (!passed.ok) return passed;
     const vessel = workingVessel(context, passed.value, step.vesselId, ["pan", "pot", "container"]);
     if (!vessel.ok) return vessel;
@@ -43,10 +61,37 @@ export const pass = defineStep({
       outcome(passed.value, vessel.value, minutes(step.durationMin * facts.handTimes), {
         computed: takenOut(
           "stays on the sieve",
-          exitMass(passed.value, "reject") - exitMass(context.pot, "reject"),
+          exitMass(passed.value, "reject") -
+            exitMass(context.pot, "reject") +
+            exitMass(passed.value, "strained") -
+            exitMass(context.pot, "strained"),
         ),
-        warnings: passed.warnings,
+        warnings: [
+          ...passed.warnings,
+          ...(bones
+            ? [
+                {
+                  code: "BONES_IN",
+                  message: `${bones} stay on the sieve: strain them off first, a fine sieve tears on bone.`,
+                },
+              ]
+            : []),
+        ],
       }),
     );
   },
 });
+
+/** Soft, and this much of the pot: it is worked through the sieve as a purée. Our estimate. */
+const THICK = 0.4;
+const SOFT: ReadonlySet<string> = new Set(["mirepoix", "mushrooms"]);
+
+/** What a sieve keeps whole. */
+function staysInSieve(pot: PotState): { readonly straining: SolidPart[]; readonly bones: string } {
+  const soft = pot.solids.filter(part => SOFT.has(part.kind));
+  const softG = soft.reduce((m, part) => m + massOfPools(part.pools), 0);
+  const thick = softG > THICK * potMass(pot);
+  const straining = pot.solids.filter(part => !(thick && SOFT.has(part.kind)));
+  const bones = straining.filter(part => /bones|frames|shells|poultry|bivalves/.test(part.kind));
+  return { straining, bones: bones.map(part => part.name).join(", ") };
+}

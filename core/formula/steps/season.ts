@@ -25,8 +25,10 @@ export const season = defineStep({
   keepsAir: true,
   finishes: true,
   heard: {
-    as: [/\b(season|salt to taste|(?:check|correct|adjust) (?:the )?(?:salt|seasoning))\b/],
-    next: ["season", "correct", "check the"],
+    as: [
+      /\b(season|grate (?:in|over|some)|salt to taste|(?:check|correct|adjust) (?:the )?(?:salt|seasoning))\b/,
+    ],
+    next: ["season", "correct", "check the", "grate (?:in|over)"],
     puts: true,
   },
   apply: context => {

@@ -1,10 +1,12 @@
 import { ok, refuse } from "../../ground/result";
 import { defineStep, missingVessel, outcome } from "./kind";
-import { time } from "./field";
+import { textIfAny, time } from "./field";
 import { addLines, letStand } from "./shared";
 
 const fields = {
   durationMin: time(),
+  /** What must come out again, counted: "2 cinnamon, 5 bay". */
+  tally: textIfAny("Count them in", 120),
 };
 
 /** Draws aromatics off the heat under a lid; what goes in is counted out when straining. */
@@ -22,6 +24,7 @@ export const steep = defineStep({
   attention: "leave",
   takesLines: true,
   endsAtMark: false,
+  ticks: step => (step.tally ? [{ what: `In, and to come out again: ${step.tally}`, before: "end" }] : []),
   heard: {
     as: [/\b(steep|infuse|macerate)\b/],
     next: ["steep", "infuse"],

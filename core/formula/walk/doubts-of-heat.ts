@@ -116,9 +116,18 @@ export function cheeseTooHot(states: readonly StateAfterStep[], i: number): read
   const now = state.lines.some(l => l.massG > 0 && CHEESE.test(l.name));
   const before = states.slice(0, i).some(s => s.lines.some(l => l.massG > 0 && CHEESE.test(l.name)));
   // Stirred in, it is as hot as the sauce was: once it is in, as hot as that gets.
+  if (now && into < CHEESE_MELTS_C && state.step.kind === "add")
+    return [
+      {
+        code: "CHEESE_STAYS",
+        message: `At ${printNumber(into)} °C the cheese stays in pieces: it melts from ${CHEESE_MELTS_C} °C on.`,
+      },
+    ];
   if (now) return cheeseWarnings(Math.max(into, state.temperatureC) as Celsius);
   return before && FRESH_OR_HEATED.has(state.step.kind) ? cheeseWarnings(hottestOf(state) as Celsius) : NONE;
 }
+/** Where hard cheese melts into a sauce, °C. Common practice, no source. */
+const CHEESE_MELTS_C = 55;
 const CHEESE = /\bcheese\b|parmesan|gruy/i;
 const FRESH_OR_HEATED: ReadonlySet<string> = new Set(["simmer", "reduce", "reheat", "hold", "thicken"]);
 

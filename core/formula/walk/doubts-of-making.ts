@@ -172,3 +172,17 @@ export function tooSalty(
       ]
     : NONE;
 }
+
+/** Longer than this nothing is only put in. Our estimate, min. */
+const ADDING_MIN = 15;
+
+/** An “add” that takes as long as cooking does. */
+export const addsTooLong = ({ step }: StateAfterStep): readonly Warning[] =>
+  step.kind === "add" && step.durationMin > ADDING_MIN
+    ? [
+        {
+          code: "ADD_TAKES_LONG",
+          message: `${printNumber(step.durationMin)} min to put something in? Nothing cooks in this step: take “simmer”, “braise” or “rest” for the time.`,
+        },
+      ]
+    : NONE;

@@ -15,6 +15,7 @@ import {
   tooLongWarm,
 } from "./doubts-of-heat";
 import {
+  addsTooLong,
   bindsWithNothing,
   butterFloats,
   creamTooFar,
@@ -64,6 +65,7 @@ export function doubtsAlong(
       thinsWhileHeld(state),
       warmAt === i ? [dangerWarning(facts)] : NONE,
       bindsWithNothing(state),
+      addsTooLong(state),
       butterFloats(document, state),
       creamTooFar(before, state),
       oilLeftFree(document, states, i),

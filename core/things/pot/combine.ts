@@ -65,6 +65,7 @@ export function mergePots(a: PotState, b: PotState): PotState {
     natures: joinNatures(a.natures, b.natures),
     solids: [...a.solids, ...b.solids],
     floatFatG: g(a.floatFatG + b.floatFatG),
+    aside: [...a.aside, ...b.aside],
     temperatureC: degC(
       ha + hb > 0 ? (ha * a.temperatureC + hb * b.temperatureC) / (ha + hb) : a.temperatureC,
     ),

@@ -23,6 +23,7 @@ export {
   contentsOf,
   exitMass,
   liquorMass,
+  leave,
   potMass,
   solidsMass,
 } from "./pot-state";
@@ -36,6 +37,8 @@ export {
   renderFat,
   scalePot,
   skimFat,
+  keepAside,
+  putBack,
   strain,
 } from "./operations";
 export type { Natures, StarchNature } from "./nature";

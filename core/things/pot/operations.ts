@@ -111,8 +111,8 @@ function addPoolsTo(
   // As long as all that entered is in the liquor still, both are one sum.
   const liquor = pot.entered === pot.liquor ? entered : addPools(pot.liquor, pools);
   // Field by field: the one place where a copy that is looked up by name is felt in a long line.
-  const { solids, floatFatG, exits } = pot;
-  return { liquor, natures, solids, floatFatG, temperatureC, entered, exits };
+  const { solids, floatFatG, aside, exits } = pot;
+  return { liquor, natures, solids, floatFatG, aside, temperatureC, entered, exits };
 }
 
 /**
@@ -262,6 +262,43 @@ export function strain(pot: PotState, hold: (kind: SolidKind) => number, cling: 
   };
 }
 
+/**
+ * Lifts parts out and keeps them beside the pot, with the liquor that clings to them.
+ *
+ * @param ids  which parts
+ * @param hold g of liquor held per g of wet solids, by kind
+ * Source: docs/models.md "Mass balance".
+ */
+export function keepAside(
+  pot: PotState,
+  ids: ReadonlySet<string>,
+  hold: (kind: SolidKind) => number,
+): PotState {
+  const out = pot.solids.filter(part => ids.has(part.id));
+  const wanted = out.reduce((m, part) => m + hold(part.kind) * massOfPools(part.pools), 0);
+  const share = wanted > 0 ? Math.min(1, liquorMass(pot) / wanted) : 0;
+  const wet = out.map(part => ({
+    ...part,
+    pools: addPools(part.pools, portionOf(pot.liquor, share * hold(part.kind) * massOfPools(part.pools))),
+  }));
+  const held = portionOf(pot.liquor, share * wanted);
+  const liquor = subtractPools(pot.liquor, held);
+  return {
+    ...pot,
+    solids: pot.solids.filter(part => !ids.has(part.id)),
+    aside: [...pot.aside, ...wet],
+    liquor,
+    natures: follow(pot.natures, pot.liquor, liquor),
+  };
+}
+
+/** What was kept aside comes back. */
+export const putBack = (pot: PotState): PotState => ({
+  ...pot,
+  solids: [...pot.solids, ...pot.aside],
+  aside: [],
+});
+
 /** Pours liquor off. @errors NOT_ENOUGH. Source: docs/models.md "Mass balance". */
 export function pour(pot: PotState, mass: Grams): Result<PotState> {
   const problems = checkNumber(mass, "massG", "The poured weight");
@@ -278,6 +315,16 @@ export function pour(pot: PotState, mass: Grams): Result<PotState> {
   });
 }
 
+const partTimes = (part: SolidPart, factor: number): SolidPart => ({
+  ...part,
+  pools: scalePools(part.pools, factor),
+  rawG: g(part.rawG * factor),
+  rawWaterG: g(part.rawWaterG * factor),
+  rawFatG: g(part.rawFatG * factor),
+  gaveGelatinG: g(part.gaveGelatinG * factor),
+  gaveSolidsG: g(part.gaveSolidsG * factor),
+});
+
 /** What stands in the pot times a factor, without its books. */
 export const contentsTimes = (
   pot: PotState,
@@ -285,15 +332,7 @@ export const contentsTimes = (
 ): Pick<PotState, "liquor" | "natures" | "solids" | "floatFatG"> => ({
   liquor: scalePools(pot.liquor, factor),
   natures: scaleNatures(pot.natures, factor),
-  solids: pot.solids.map(part => ({
-    ...part,
-    pools: scalePools(part.pools, factor),
-    rawG: g(part.rawG * factor),
-    rawWaterG: g(part.rawWaterG * factor),
-    rawFatG: g(part.rawFatG * factor),
-    gaveGelatinG: g(part.gaveGelatinG * factor),
-    gaveSolidsG: g(part.gaveSolidsG * factor),
-  })),
+  solids: pot.solids.map(part => partTimes(part, factor)),
   floatFatG: g(pot.floatFatG * factor),
 });
 
@@ -301,6 +340,7 @@ export const contentsTimes = (
 export const scalePot = (pot: PotState, factor: number): PotState => ({
   ...pot,
   ...contentsTimes(pot, factor),
+  aside: pot.aside.map(part => partTimes(part, factor)),
   entered: scalePools(pot.entered, factor),
   exits: Object.fromEntries(
     Object.entries(pot.exits).map(([exit, pools]) => [exit, scalePools(pools, factor)]),

@@ -42,7 +42,7 @@ export interface SolidPart {
  * What stands in the pot, and where all that entered has gone.
  *
  * `liquor` is everything that flows through the strainer, `solids` what it keeps, `floatFatG` free fat on top.
- * For every pool: entered = liquor + solids + floating fat + exits.
+ * For every pool: entered = liquor + solids + floating fat + what is kept aside + exits.
  */
 export interface PotState {
   readonly liquor: Pools;
@@ -50,6 +50,8 @@ export interface PotState {
   readonly natures: Natures;
   readonly solids: readonly SolidPart[];
   readonly floatFatG: Grams;
+  /** Lifted out and kept, with the liquor that clings: it comes back, or goes on the plate. */
+  readonly aside: readonly SolidPart[];
   readonly temperatureC: Celsius;
   readonly entered: Pools;
   readonly exits: Readonly<Record<Exit, Pools>>;
@@ -72,6 +74,7 @@ export const EMPTY_POT: PotState = {
   natures: NO_NATURES,
   solids: [],
   floatFatG: g(0),
+  aside: [],
   temperatureC: SHELF_TEMPERATURE_C,
   entered: NO_POOLS,
   exits: NO_EXITS,
@@ -96,6 +99,7 @@ export const accountedFor = (pot: PotState): Pools =>
     pot.liquor,
     ...pot.solids.map(part => part.pools),
     onePool("fat", pot.floatFatG),
+    ...pot.aside.map(part => part.pools),
     ...EXITS.map(exit => pot.exits[exit]),
   ]);
 
