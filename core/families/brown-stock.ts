@@ -80,6 +80,7 @@ export const brownStock = defineFamily({
         }),
         step("cover", "cover", [], {
           depthMm: 25,
+          perKg: 2.1,
           countFond: true,
           durationMin: 8,
           why: "Cold water draws scum out slowly, so that it can be taken off.",

@@ -29,7 +29,7 @@ export const poultryStock = defineFamily({
       groups: [mirepoix(12)],
       steps: [
         step("add", "carcasses", [from("chicken-carcass", pct(100), "carcass")], { durationMin: 4 }),
-        step("cover", "cover", [], { depthMm: 25, countFond: false, durationMin: 8 }),
+        step("cover", "cover", [], { depthMm: 25, perKg: 2.1, countFond: false, durationMin: 8 }),
         step("skim", "skim", [], {
           times: 3,
           durationMin: 15,

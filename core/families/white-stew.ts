@@ -33,7 +33,7 @@ export const whiteStew = defineFamily({
         : step("add", "liquor", [from("bought-white-stock", pct(100), "liquor")], { durationMin: 2 }),
       s.flour === "none" && step("reduce", "reduce", [], { target: { to: 0.6 } }),
       step("liaison", "liaison", [from("egg-yolk", perLitre(54)), from("cream", perLitre(250))], {
-        toC: s.flour === "roux" ? 84 : 80,
+        toC: s.flour === "roux" ? 82 : 80,
         why: "Warm the yolk with the sauce, not the sauce with the yolk.",
       }),
       step("season", "lemon", [from("lemon-juice", byFeel(15))], { durationMin: 1 }),

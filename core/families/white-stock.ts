@@ -53,7 +53,7 @@ export const whiteStock = defineFamily({
               why: "The first scum leaves with the first water.",
             })
           : step("add", "add-bones", [from("veal-bones", pct(100), "bones")], { durationMin: 3 }),
-        step("cover", "cover", [], { depthMm: 25, countFond: false, durationMin: 8 }),
+        step("cover", "cover", [], { depthMm: 25, perKg: 2.1, countFond: false, durationMin: 8 }),
         s.scum === "skim" && step("skim", "skim", [], { times: 4, durationMin: 20 }),
         step("simmer", "simmer", [...(late ? [] : vegetables), ...(s.aromatics === "early" ? herbs : [])], {
           ...simmer,

@@ -1,15 +1,18 @@
-import { minutes } from "../../ground/quantity";
+import { minutes, mm } from "../../ground/quantity";
 import { ok } from "../../ground/result";
 import { defineStep, outcome } from "./kind";
 import { time, vessel } from "./field";
-import { addLines, workingVessel } from "./shared";
-import { bySize } from "../../things/vessel";
+import { addLines, heapsOf, workingVessel } from "./shared";
+import { bySize, smallestForCover } from "../../things/vessel";
 import { liquorMass } from "../../things/pot";
 
 const fields = {
   durationMin: time(),
   vesselId: vessel(),
 };
+
+/** What goes in dry will be covered: so deep there must be room for. Common practice, no source, mm. */
+const COVERED_BY_MM = 25;
 
 /** Puts things into the pot as they are. The first one chooses the pot. */
 export const add = defineStep({
@@ -62,8 +65,9 @@ export const add = defineStep({
         ? ok(outcome(added.value, vessel.value, minutes(step.durationMin * facts.handTimes)))
         : vessel;
     }
-    const vessel =
-      context.vessel ?? bySize(context.vessels.filter(v => v.use === "pot" && !v.closed)).at(-1) ?? null;
+    const open = context.vessels.filter(v => (v.use === "pot" || v.use === "pan") && !v.closed);
+    const covers = smallestForCover(open, heapsOf(added.value), mm(COVERED_BY_MM), facts);
+    const vessel = context.vessel ?? (covers.ok ? covers.value.vessel : (bySize(open).at(-1) ?? null));
     return ok(outcome(added.value, vessel, minutes(step.durationMin * facts.handTimes)));
   },
 });

@@ -1,14 +1,27 @@
 import { SHELF_TEMPERATURE_C, addIngredient, volumeAt20, waterDensityKgM3 } from "../../things/pot";
-import { g, minutes, ml, mm } from "../../ground/quantity";
-import { ok, refuse } from "../../ground/result";
-import { coverFromMeasure, coverWith, geometryOfVessel, smallestForCover } from "../../things/vessel";
+import { type Millilitres, type Millimetres, g, minutes, ml, mm, printVolume } from "../../ground/quantity";
+import type { FactValues } from "../../ground/facts";
+import { type Result, ok, refuse } from "../../ground/result";
+import {
+  type Cover,
+  type Geometry,
+  type Heap,
+  type Vessel,
+  bySize,
+  coverFromMeasure,
+  coverWith,
+  geometryOfVessel,
+  smallestForCover,
+} from "../../things/vessel";
 import { defineStep, outcome } from "./kind";
-import { flag, litresIfAny, number, time, vessel } from "./field";
+import { flag, litresIfAny, number, numberIfAny, time, vessel } from "./field";
 import { inField, displacedIn, heapsOf, namedVessel } from "./shared";
 
 const fields = {
   /** Liquid over the heap, mm; 0 is "barely cover". */
   depthMm: number("Over the bones", "mm", 0, 300),
+  /** Water for a weight of what is covered, whatever the depth comes to: a narrow heap drowns, a broad one starves. */
+  perKg: numberIfAny("At least", "l per kg", 0.5, 6, "by the depth"),
   /** Measured up to the top of the bones; beats the packing estimate. */
   toBonesMl: litresIfAny("Measured to the bones", "by eye"),
   vesselId: vessel("Pot", undefined, "smallest that fits"),
@@ -16,6 +29,8 @@ const fields = {
   countFond: flag("fond water counts"),
   durationMin: time(),
 };
+
+const AROMATIC: ReadonlySet<string> = new Set(["mirepoix", "mushrooms", "herbs"]);
 
 /** So much of the headspace a pot should have is put up with before a cook pours over into the next one. Our estimate. */
 const JUST_ENOUGH = 0.5;
@@ -28,7 +43,7 @@ export const cover = defineStep({
   blank: id => ({ id, kind: "cover" as const, lines: [], depthMm: 25, countFond: true, durationMin: 10 }),
   title: () => "Cover with cold water",
   detail: step =>
-    `${step.depthMm ? `${step.depthMm} mm over the bones` : "barely cover"}${step.countFond ? ", fond water counts" : ""}`,
+    `${step.perKg ? `${step.perKg} l for every kilogram, ` : ""}${step.depthMm ? `${step.depthMm} mm over the bones` : "barely cover"}${step.countFond ? ", fond water counts" : ""}`,
   cue: "the bones just out of sight, cold water, nothing floating free",
   cautions: () => ["Heavy pot: fill it where it will stand."],
   place: "fire",
@@ -59,20 +74,43 @@ export const cover = defineStep({
         message: "There is nothing in the pot to cover. Put the bones in first.",
       });
     const atHand = context.vessel && context.vessel.use !== "tray" ? context.vessel : null;
-    const inHand = atHand && coverWith(geometryOfVessel(atHand), heaps, mm(step.depthMm), facts);
+    const bones = heaps.filter(heap => !AROMATIC.has(heap.kind));
+    const kilos = (bones.length ? bones : heaps).reduce((sum, heap) => sum + heap.massG, 0) / 1000;
+    const leastMl = ml((step.perKg ?? 0) * 1000 * kilos);
+    const covered = (pot: Vessel) =>
+      coverAtLeast(geometryOfVessel(pot), heaps, mm(step.depthMm), leastMl, facts);
+    const inHand = atHand && covered(atHand);
     const current =
       inHand?.ok && inHand.value.headspaceMm >= JUST_ENOUGH * inHand.value.neededHeadspaceMm ? atHand : null;
     const named = namedVessel(context, step.vesselId, current);
     if (!named.ok) return named;
-    const pots = context.vessels.filter(v => v.use === "pot" && !v.closed);
-    const sized = named.value
-      ? coverWith(geometryOfVessel(named.value), heaps, mm(step.depthMm), facts)
-      : smallestForCover(pots, heaps, mm(step.depthMm), facts);
+    const pots = context.vessels.filter(v => (v.use === "pot" || v.use === "pan") && !v.closed);
+    const fits = bySize(pots).find(pot => {
+      const cover = covered(pot);
+      return cover.ok && !cover.warnings.length;
+    });
+    const vessel = named.value ?? fits ?? null;
+    if (!vessel) {
+      const none = smallestForCover(pots, heaps, mm(step.depthMm), facts);
+      return refuse(
+        ...inField(
+          context.field,
+          none.ok
+            ? [
+                {
+                  code: "NOTHING_FITS" as const,
+                  field: "vesselId",
+                  value: leastMl,
+                  message: `${printVolume(leastMl)} of water on it fits none of the pots: split the batch, or take less per kilogram.`,
+                },
+              ]
+            : none.problems,
+        ),
+      );
+    }
+    const sized = covered(vessel);
     if (!sized.ok) return refuse(...inField(context.field, sized.problems));
-    const vessel = named.value ?? ("vessel" in sized.value ? sized.value.vessel : null);
-    if (!vessel)
-      return refuse({ code: "MISSING", field: `${context.field}.vesselId`, message: "Choose a pot." });
-    const found = "cover" in sized.value ? sized.value.cover : sized.value;
+    const found = sized.value;
     let liquid = found.liquidMl;
     if (step.toBonesMl !== undefined) {
       const measured = coverFromMeasure(
@@ -101,3 +139,18 @@ export const cover = defineStep({
     );
   },
 });
+
+/** Covered by a depth, or by so much liquid where that is more. @errors those of `coverWith` · OVERFLOW */
+function coverAtLeast(
+  geometry: Geometry,
+  heaps: readonly Heap[],
+  depth: Millimetres,
+  leastMl: Millilitres,
+  facts: FactValues,
+): Result<Cover> {
+  const byDepth = coverWith(geometry, heaps, depth, facts);
+  if (!byDepth.ok || byDepth.value.liquidMl >= leastMl) return byDepth;
+  const level = geometry.levelOf(ml(leastMl + byDepth.value.displacedMl));
+  if (!level.ok) return level;
+  return coverWith(geometry, heaps, mm(level.value - byDepth.value.bulkLevelMm), facts);
+}

@@ -5,7 +5,7 @@ import { SERVED_HOT_C, bareBody, breaksAtC } from "../../laws/texture";
 import { sauceOf } from "./as-sauce";
 import { defineStep, missingVessel, outcome, takenOut } from "./kind";
 import { time } from "./field";
-import { addLines, atTemperature, letStand } from "./shared";
+import { addLines, atTemperature, letStand, workingVessel } from "./shared";
 
 const fields = {
   durationMin: time(),
@@ -41,8 +41,9 @@ export const mount = defineStep({
     puts: true,
   },
   apply: context => {
-    const { step, facts, vessel } = context;
-    if (!vessel) return refuse(missingVessel(context.field, "Mounting"));
+    const { step, facts } = context;
+    const { vessel: at } = context;
+    if (!at) return refuse(missingVessel(context.field, "Mounting"));
     if (liquorMass(context.pot) <= 0)
       return refuse({
         code: "EMPTY",
@@ -50,12 +51,16 @@ export const mount = defineStep({
         message: "There is no sauce to mount yet: butter is swirled into something.",
       });
     // Off the heat: it falls before the butter goes in, and goes on falling with it.
-    const stood = letStand(context, context.pot, vessel, step.durationMin, "off");
+    const stood = letStand(context, context.pot, at, step.durationMin, "off");
     if (!stood.ok) return stood;
     const added = addLines(stood.value.pot, context.lines, context.field, COLD_BUTTER_C);
     if (!added.ok) return added;
     const pot = emulsify(added.value, added.value.floatFatG);
     if (!pot.ok) return pot;
+    // With much butter it outgrows the pan it was reduced in.
+    const working = workingVessel(context, pot.value, undefined, ["pan", "pot", "container"]);
+    if (!working.ok) return working;
+    const vessel = working.value;
     const { fatVolume } = bareBody(sauceOf(pot.value, facts), SERVED_HOT_C, facts);
     // Piece by piece over a low flame: the cold of the butter is given back as it goes in.
     const t = context.pot.temperatureC;

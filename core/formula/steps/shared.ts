@@ -131,8 +131,7 @@ export function bringUp<S>(
   lid: Lid,
 ): Result<Cooked> {
   const still = { pot: atTemperature(pot, toC), durationS: s(0), course: [], warnings: [] };
-  if (!context.burner || pot.temperatureC >= toC || pot.liquor.water < LEAST_WATER_TO_HEAT_G)
-    return ok(still);
+  if (!context.burner || pot.temperatureC >= toC || !hasLiquorToHeat(pot)) return ok(still);
   const geometry = geometryOfVessel(vessel);
   const flame = heatIntoPan(
     { kind: context.burner.kind, setting, overlap: 1 },
@@ -155,7 +154,7 @@ export function keepAt<S>(
   vessel: Vessel,
   how: { readonly holdC: Celsius; readonly min: number; readonly lid: Lid; readonly surface: Surface },
 ): Result<Cooked> {
-  if (pot.liquor.water < LEAST_WATER_TO_HEAT_G || how.min <= 0)
+  if (!hasLiquorToHeat(pot) || how.min <= 0)
     return ok({
       pot: atTemperature(pot, how.holdC, how.min),
       durationS: minutes(how.min),
@@ -179,7 +178,7 @@ export function letStand<S>(
   min: number,
   lid: Lid,
 ): Result<Cooked> {
-  if (pot.liquor.water < LEAST_WATER_TO_HEAT_G || min <= 0)
+  if (!hasLiquorToHeat(pot) || min <= 0)
     return ok({ pot, durationS: minutes(min), course: [], warnings: [] });
   return cooked(context, pot, vessel, {
     drive: { watts: watts(0) },
@@ -192,6 +191,12 @@ export function letStand<S>(
 
 /** Less water than this is no liquor to heat: a purée dried on the stove, a bowl of fat. */
 const LEAST_WATER_TO_HEAT_G = 5;
+/** Drier than this it is flour in a pan, not a liquor: share of water in it. Our estimate. */
+const LEAST_WATER_SHARE = 0.25;
+
+const hasLiquorToHeat = ({ liquor }: PotState): boolean =>
+  liquor.water >= LEAST_WATER_TO_HEAT_G &&
+  liquor.water >= LEAST_WATER_SHARE * (massOfPools(liquor) - liquor.fat);
 
 function cooked<S>(
   context: StepContext<S>,
