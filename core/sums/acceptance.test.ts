@@ -417,3 +417,36 @@ describe("sums that once answered what no cook would believe", () => {
     expect(est(answer.minutes).hi).toBeGreaterThan(1.6 * est(answer.minutes).value);
   });
 });
+
+describe("beside a pot on the fire", () => {
+  test("C62 32 to 45 cm, held: twice the surface, 44 minutes; at a boil the flame decides", () => {
+    const of = { from: pot(320), to: pot(450), rateMlPerMin: 40, leftMl: 3480 };
+    expect(num(work("pan-change", { ...of, how: "held" }).minutes)).toBeCloseTo(44, 0);
+    expect(num(work("pan-change", { ...of, how: "boiling" }).minutes)).toBeCloseTo(87, 0);
+  });
+  test("C45 19 l and 2.5 l topped up, 16 out, 0.6 lost in 5 h: 4.9 l, 0.98 an hour", () => {
+    const done = work("evaporated", {
+      startMl: 19_000,
+      toppedUpMl: [1000, 1500],
+      outMl: 16_000,
+      lostMl: 600,
+      hours: 5,
+    });
+    expect(num(done.evaporatedMl)).toBeCloseTo(4900, 6);
+    expect(num(done.mlPerHour)).toBeCloseTo(980, 6);
+  });
+  test("C54 382 g on 7 kg are 5.5 %, 60 g left 0.9 %", () => {
+    const cap = work("fat-cap", { capG: 382, wholeG: 7000, leftG: 60 });
+    expect(num(cap.beforePct)).toBeCloseTo(5.5, 1);
+    expect(num(cap.afterPct)).toBeCloseTo(0.9, 1);
+  });
+  test("C81 five pieces of 15 g in 1.1 l are 34 g of flour to the litre", () =>
+    expect(num(work("kneaded-butter", { pieceG: 15, count: 5, volumeMl: 1100 }).flourGPerL)).toBeCloseTo(
+      34,
+      0,
+    ));
+  test("C89 nine litres of purée soup take 540 g; a chowder is refused", () => {
+    expect(num(work("soup-butter", { volumeMl: 9000, style: "purée" }).butterG)).toBe(540);
+    expect(refusal("soup-butter", { volumeMl: 9000, style: "clam chowder" })[0]?.field).toBe("style");
+  });
+});

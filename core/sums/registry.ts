@@ -49,6 +49,7 @@ import {
   saltAfter,
   scaleStop,
 } from "./service-sums";
+import { evaporated, fatCap, kneaded, panChangeSum, soupButterSum } from "./stove-sums";
 import { extract, plateau, stockYield } from "./stock-sums";
 import type { Answer, AnySum, SumWorld } from "./sum";
 import { balance, fix, gastriqueSum, round, saltTo } from "./taste-sums";
@@ -79,6 +80,9 @@ export const SUMS: readonly AnySum[] = [
   reduce,
   reduceChain,
   reduceTrack,
+  panChangeSum,
+  evaporated,
+  fatCap,
   scaleStop,
   saltAfter,
   creamFat,
@@ -111,6 +115,8 @@ export const SUMS: readonly AnySum[] = [
   swapThickenerSum,
   liaison,
   mount,
+  kneaded,
+  soupButterSum,
   emulsionSum,
   oilScheduleSum,
   emulsionFor,
