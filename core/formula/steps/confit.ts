@@ -7,7 +7,7 @@ import {
   solidsMass,
   specificHeat,
 } from "../../things/pot";
-import { type Watts, degC, g, minutes, printDuration, printNumber, s, watts } from "../../ground/quantity";
+import { type Watts, degC, g, minutes, printDuration, s, watts } from "../../ground/quantity";
 import { type Result, type Warning, ok, refuse } from "../../ground/result";
 import type { FactValues } from "../../ground/facts";
 import { CORE_SAFE_C, coreLagS, heatUpTime } from "../../laws/heat";
@@ -120,7 +120,7 @@ export const confit = defineStep({
             },
           ].filter(c => c.massG > 0),
           warnings,
-          says: `core at ${CORE_SAFE_C} °C after about ${printDuration(minutes(Math.round(coreS / 60)))}, then ${hoursInWords(step.durationMin)} at ${printNumber(step.fatC)} °C`,
+          says: `core at ${CORE_SAFE_C} °C after about ${printDuration(minutes(Math.round(coreS / 60)))}`,
         },
       ),
     );

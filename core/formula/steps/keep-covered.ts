@@ -8,8 +8,8 @@ export const KEEPING = {
     { none: "no, it sinks", hot: "with hot water", cold: "with cold water" },
     "none",
   ),
-  keepMm: numberIfAny("By", "mm", 0, 200, "25"),
-  lastMin: numberIfAny("No more water in the last", "min", 0, 600, "60"),
+  keepMm: numberIfAny("Covered by", "mm", 0, 200, "25 mm"),
+  lastMin: numberIfAny("No more water in the last", "min", 0, 600, "60 min"),
 };
 
 const USUAL_MM = 25;

@@ -151,7 +151,7 @@ describe("confit", () => {
     expect(legs(88, 4).pot.exits.vapour.water).toBe(0);
   });
   test("it says when its core is past 60 °C", () =>
-    expect(legs(88, 4).says).toMatch(/^core at 60 °C after about .* 88 °C$/));
+    expect(legs(88, 4).says).toMatch(/^core at 60 °C after about /));
   test("without fat nothing is cooked under it", () =>
     expect(perform("confit", {}, { lines: lines(["duck-legs", 1000]) })).toMatchObject({
       ok: false,
