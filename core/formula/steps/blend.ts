@@ -1,4 +1,5 @@
 import { blendNatures, emulsify, sieve } from "../../things/pot";
+import { POTATO_MOST_S } from "../../laws/puree";
 import { minutes } from "../../ground/quantity";
 import { type Warning, ok } from "../../ground/result";
 import { defineStep, outcome } from "./kind";
@@ -73,7 +74,7 @@ export const blend = defineStep({
     )
       warnings.push({
         code: "POTATO_GLUEY",
-        message: "Floury potato under a blade turns to glue: take the mill or the ricer.",
+        message: `Floury potato under a blade turns to glue: take the mill or the ricer, or stop after ${POTATO_MOST_S} s.`,
       });
     const bones = added.value.solids.filter(part => /bones|frames|shells|poultry/.test(part.kind));
     if (bones.length)
