@@ -137,7 +137,7 @@ test("a first batch: from the bones on the table to a printed card", async ({ pa
     "celery",
     "3 days at 4 °C",
     "57 to 21 °C within 2 h",
-    "Tall pot No 1",
+    "Tall pot No 2",
     "Follow your local food code",
     "DEMO, invented",
     "11.58 l",
