@@ -48,7 +48,7 @@ export const StepFieldInput = memo(function StepFieldInput({
           shown={missing ?? `${printNumber(number)} min`}
           read={orNothing(empty, readMinutes(field.label))}
           onRead={set}
-          width={input}
+          width={empty === undefined ? input : "w-52"}
         />
       );
     case "temperature":
@@ -58,7 +58,7 @@ export const StepFieldInput = memo(function StepFieldInput({
           shown={missing ?? `${printNumber(number, number % 1 ? 1 : 0)} °C`}
           read={orNothing(empty, readTemperature(field.label, field.min, field.max))}
           onRead={set}
-          width={input}
+          width={empty === undefined ? input : "w-48"}
         />
       );
     case "number":
@@ -68,7 +68,7 @@ export const StepFieldInput = memo(function StepFieldInput({
           shown={missing ?? `${printNumber(number, Number.isInteger(number) ? 0 : 1)} ${field.unit}`}
           read={orNothing(empty, readWithin(field.label, field.unit, field.min, field.max))}
           onRead={set}
-          width={input}
+          width={empty === undefined || empty.length < 9 ? input : "w-60"}
         />
       );
     case "percent":

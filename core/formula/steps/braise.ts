@@ -38,8 +38,8 @@ export const braise = defineStep({
     lid: "on" as const,
     keepCovered: "none" as const,
   }),
-  title: (step, names) =>
-    `Braise${names.length ? ` the ${names.join(", ")}` : ""}${step.where === "oven" ? " in the oven" : ""}`,
+  // What goes in now are herbs more often than the meat: the pot is named by what is done.
+  title: step => (step.where === "oven" ? "Braise in the oven" : "Braise"),
   detail: step =>
     `${step.where === "oven" ? `oven ${step.atC} °C` : `held at ${Math.min(BOIL_C, step.atC)} °C`}, ${hoursInWords(step.durationMin)}, lid ${step.lid}`,
   cue: "a fork goes in and comes out without lifting the meat",

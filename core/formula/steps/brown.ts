@@ -4,7 +4,7 @@ import { type Result, ok, refuse } from "../../ground/result";
 import { type DryingClass, crowding, inPan } from "../../laws/drying";
 import { type Burner, heatIntoPan } from "../../laws/reduction";
 import { type Vessel, geometryOfVessel } from "../../things/vessel";
-import { type StepContext, defineStep, outcome } from "./kind";
+import { type StepContext, defineStep, outcome, withoutFat } from "./kind";
 import { burner as burnerField, choiceIfAny, openingIfAny, temperatureIfAny, time, vessel } from "./field";
 import { type Heated, inDryHeat, mainClass, surfaceOf } from "./dry-heat";
 import { addLines, filledMl, inField, namedVessel } from "./shared";
@@ -34,8 +34,10 @@ export const brown = defineStep({
   label: "Brown",
   fields,
   blank: id => ({ id, kind: "brown" as const, lines: [], durationMin: 15 }),
-  title: (_step, names) =>
-    names.length > 2 ? "Brown the mirepoix" : names.length ? `Brown the ${names.join(", ")}` : "Brown",
+  title: (_step, lines) => {
+    const names = withoutFat(lines);
+    return names.length > 2 ? "Brown the mirepoix" : names.length ? `Brown the ${names.join(", ")}` : "Brown";
+  },
   detail: step => (step.panC ? `the pan at ${step.panC} °C, turned` : "in the fat of the pan, stirred"),
   cue: "brown at the edges, sweet smell, the fond loose under the spoon",
   cautions: () => ["Extraction on; smoking fat is too hot."],

@@ -200,6 +200,10 @@ export const defineStep = <const K extends string, F extends Fields>(
 export const fieldsOf = ({ fields }: Pick<StepKind<never>, "fields">): StepField[] =>
   Object.entries(fields).map(([key, { form }]) => ({ key, ...form }));
 
+/** Names of what is fried, without what it is fried in. */
+export const withoutFat = (names: readonly string[]): readonly string[] =>
+  names.filter(name => !/(?:oil|butter|dripping|lard|ghee|\bfat)$/.test(name));
+
 export const outcome = (
   pot: PotState,
   vessel: Vessel | null,

@@ -1,7 +1,7 @@
 import { dryPart, massOfPools } from "../../things/pot";
 import { degC, g, minutes } from "../../ground/quantity";
 import { ok } from "../../ground/result";
-import { defineStep, outcome, takenOut } from "./kind";
+import { defineStep, outcome, takenOut, withoutFat } from "./kind";
 import { numberIfAny, time, vessel } from "./field";
 import { addLines, atTemperature, workingVessel } from "./shared";
 
@@ -21,8 +21,14 @@ export const sweat = defineStep({
   label: "Sweat",
   fields,
   blank: id => ({ id, kind: "sweat" as const, lines: [], durationMin: 8 }),
-  title: (_step, names) =>
-    names.length > 3 ? "Sweat the vegetables" : names.length ? `Sweat the ${names.join(", ")}` : "Sweat",
+  title: (_step, lines) => {
+    const names = withoutFat(lines);
+    return names.length > 3
+      ? "Sweat the vegetables"
+      : names.length
+        ? `Sweat the ${names.join(", ")}`
+        : "Sweat";
+  },
   detail: step =>
     `${step.lossPct === undefined ? `${step.durationMin} min` : `until ${step.lossPct} % of the weight is gone, about ${step.durationMin} min`}, low, no colour`,
   cue: "translucent, soft under the spoon, nothing brown",
