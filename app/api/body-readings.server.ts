@@ -3,7 +3,7 @@ import { ulid } from "ulid";
 import { z } from "zod";
 import { openKitchen, sauceOf, servedAtC, walk } from "~/core/formula";
 import type { Problem } from "~/core/ground/result";
-import { TEST_IDS, movedTo, readThickness } from "~/core/laws/texture";
+import { TEST_IDS, movedTo, readAtC, readThickness } from "~/core/laws/texture";
 import { addBodyReading, database, findFormula, undoBodyReading } from "~/data";
 import type { Route } from "./+types/body-readings";
 import { kitchenFor } from "../kitchen/kitchen.server";
@@ -61,10 +61,11 @@ export async function action({ context, params, request }: Route.ActionArgs) {
       field: "reading",
       message: "This formula makes nothing whose body could be read.",
     });
+  const sauce = last.body.body ? { state: sauceOf(last.pot, opened.facts), facts: opened.facts } : undefined;
   const moved = movedTo(
-    { thickness: read.value.thickness, sd: read.value.sd, atC: temperatureC },
+    { thickness: read.value.thickness, sd: read.value.sd, atC: readAtC(test, temperatureC, sauce) },
     servedAtC(stored.document),
-    last.body.body ? { state: sauceOf(last.pot, opened.facts), facts: opened.facts } : undefined,
+    sauce,
   );
   await addBodyReading(db, change, params.formulaId, {
     id: ulid(),

@@ -13,7 +13,7 @@ import {
 import { memo } from "react";
 import { ALLERGENS } from "~/core/things/larder";
 import { printKilograms, printLength, printNumber, g } from "~/core/ground/quantity";
-import { bandOf } from "~/core/laws/texture";
+import { LACQUER, bandOf, setsOnSpoon } from "~/core/laws/texture";
 import { type Vessel, geometryOfVessel } from "~/core/things/vessel";
 import { bandText, daysText } from "../text/format";
 import { Ask } from "../ui/ask";
@@ -169,6 +169,9 @@ export const PotPanel = memo(function PotPanel({
                   .map(a => `${a.words} ${a.thickness === "sets" ? "it sets" : printNumber(a.thickness)}`)
                   .join(" · ")}
               </span>
+            )}
+            {state.body.body && setsOnSpoon(state.body.body) && (
+              <span className="block text-faded">{LACQUER}</span>
             )}
             {state.body.warnings.map(w => (
               <span key={w.code + w.message} className="block text-saffron-ink">

@@ -14,6 +14,7 @@ import {
   looseningWith,
   massOfSauce,
   movedTo,
+  readAtC,
   readThickness,
   reductionToCoat,
   saltPctOf,
@@ -64,10 +65,15 @@ export const thicknessFromTest = defineSum({
     if (!read.ok) return read;
     const known = i.liquid !== undefined || i.composition ? sauceFrom({ ...i, massG: 1000 }, world) : null;
     if (known && !known.ok) return known;
+    const sauce = known ? { state: known.value, facts: world.facts } : undefined;
     const moved = movedTo(
-      { thickness: read.value.thickness, sd: read.value.sd, atC: i.temperatureC },
+      {
+        thickness: read.value.thickness,
+        sd: read.value.sd,
+        atC: readAtC(i.test, i.temperatureC, sauce),
+      },
       i.servedC,
-      known ? { state: known.value, facts: world.facts } : undefined,
+      sauce,
     );
     const thickness = fromSd(Math.min(100, Math.max(0, moved.thickness)), moved.sd, { min: 0, max: 100 });
     const band = bandOf(thickness.value);

@@ -188,6 +188,7 @@ function explainBody(
       { label: "milk thickens", value: `× ${printNumber(serum.milk, 2)}`, ...ours },
       { label: "starch, as flour", value: `${printNumber(perKg.starch, 1)} g/kg`, ...ours },
       { label: "yolk, as flour", value: `${printNumber(perKg.yolk, 1)} g/kg`, ...ours },
+      { label: "set milk and cheese, as flour", value: `${printNumber(perKg.curd, 1)} g/kg`, ...ours },
       { label: "purée, as flour", value: `${printNumber(perKg.puree, 1)} g/kg`, ...ours },
       { label: "fat in drops", value: `${printNumber(100 * fatVolume, 1)} % by volume`, ...ours },
       { label: "viscosity", value: `${printNumber(viscosityMPas)} mPa·s at 50 1/s`, ...ours },

@@ -4,7 +4,7 @@ import { defineStep, outcome } from "./kind";
 import { time, vessel } from "./field";
 import { addLines, heapsOf, workingVessel } from "./shared";
 import { bySize, smallestForCover } from "../../things/vessel";
-import { liquorMass } from "../../things/pot";
+import { liquorMass, meltCheese } from "../../things/pot";
 
 const fields = {
   durationMin: time(),
@@ -52,22 +52,24 @@ export const add = defineStep({
   },
   apply: context => {
     const { step, facts } = context;
-    const added = addLines(context.pot, context.lines, context.field);
-    if (!added.ok) return added;
-    if (liquorMass(added.value) > 0 || step.vesselId) {
+    const put = addLines(context.pot, context.lines, context.field);
+    if (!put.ok) return put;
+    // Stirred in, cheese meets the sauce as hot as it was.
+    const added = meltCheese(put.value, context.pot.temperatureC);
+    if (liquorMass(added) > 0 || step.vesselId) {
       const vessel = workingVessel(
         context,
-        added.value,
+        added,
         step.vesselId,
         context.vessel?.use === "container" ? ["pot", "pan", "container"] : ["pot", "pan"],
       );
       return vessel.ok
-        ? ok(outcome(added.value, vessel.value, minutes(step.durationMin * facts.handTimes)))
+        ? ok(outcome(added, vessel.value, minutes(step.durationMin * facts.handTimes)))
         : vessel;
     }
     const open = context.vessels.filter(v => (v.use === "pot" || v.use === "pan") && !v.closed);
-    const covers = smallestForCover(open, heapsOf(added.value), mm(COVERED_BY_MM), facts);
+    const covers = smallestForCover(open, heapsOf(added), mm(COVERED_BY_MM), facts);
     const vessel = context.vessel ?? (covers.ok ? covers.value.vessel : (bySize(open).at(-1) ?? null));
-    return ok(outcome(added.value, vessel, minutes(step.durationMin * facts.handTimes)));
+    return ok(outcome(added, vessel, minutes(step.durationMin * facts.handTimes)));
   },
 });

@@ -22,6 +22,12 @@ export function acidsOf(pot: PotState): Partial<Record<AcidId, number>> {
   return acids;
 }
 
+/** Fat in the liquor that sets in the cold, g. Floating and beaten in it is one fat: each has its share of it. */
+export function settingFat({ liquor, floatFatG, natures }: PotState): number {
+  const all = liquor.fat + floatFatG;
+  return all > 0 ? liquor.fat * Math.min(1, natures.settingFatG / all) : 0;
+}
+
 /**
  * The liquor of a pot as a sauce: a pure view of its pools and of what keeps its own nature in them.
  *
@@ -39,8 +45,11 @@ export function sauceOf(pot: PotState, facts: FactValues): SauceState {
     dissolvedG:
       Math.max(0, free.proteinOther + free.sugars + free.other) + liquor.acidVolatile + liquor.acidFixed,
     milkSolidsG: massOfPools(c.milkDry),
+    setProteinG: c.curds.set ?? 0,
+    moltenProteinG: c.curds.melts ?? 0,
     saltG: liquor.salt,
     fatG: Math.max(0, liquor.fat - YOLK_FAT * c.yolkG),
+    settingFatG: settingFat(pot),
     yolkG: c.yolkG,
     yolkMaxC: c.yolkMaxC,
     starches: c.starches.map(({ id, massG, colour, maxC, minutes, blendedS }) => ({

@@ -22,9 +22,11 @@ import {
   simulate,
   simulateToGoal,
 } from "../../laws/reduction";
+import { LACQUER, SERVED_HOT_C, bareBody, setsOnSpoon } from "../../laws/texture";
 import { type Vessel, dipMark, geometryOfVessel, vesselHeatCapacity } from "../../things/vessel";
 import { type StepContext, defineStep, missingVessel, outcome } from "./kind";
 import { type ReductionEnd, SYRUP_WATER, endInWords, endPointIn } from "./reduction-end";
+import { sauceOf } from "./as-sauce";
 import { burner as burnerField, end, opening, openingIfAny, timeIfAny, vessel } from "./field";
 import {
   addLines,
@@ -153,6 +155,7 @@ export const reduce = defineStep({
         computed: [{ what: "boiled off", massG: g(potMass(pot) - potMass(reduced)), way: "out" }],
         warnings,
         course: end.value.trace,
+        ...(setsOnSpoon(bareBody(sauceOf(reduced, facts), SERVED_HOT_C, facts)) && { says: LACQUER }),
         mark: mark.value,
         fire: { burner, setting },
       }),

@@ -10,7 +10,7 @@ import {
   reductionTargetSchema,
   targetInWords,
 } from "../../laws/reduction";
-import { SERVED_HOT_C, bandOf, bareBody } from "../../laws/texture";
+import { SERVED_HOT_C, bandOf, bodyOnSpoon } from "../../laws/texture";
 import { type PotState, boilingPointC, brixOf, massOfPools } from "../../things/pot";
 import { sauceOf } from "./as-sauce";
 
@@ -120,17 +120,6 @@ export function parseEnd(
   return parseReductionTarget(text, parse, field);
 }
 
-/** Gelatin from which the spoon, not the pot, sets the film: it is judged as cool as the spoon makes it. */
-const FILM_FROM_PCT = 3;
-const FILM_C = 45;
-
-/** Body as the spoon shows it in a hot reduction. */
-const onTheSpoon = (pot: PotState, facts: FactValues): number => {
-  const sauce = sauceOf(pot, facts);
-  const hot = bareBody(sauce, SERVED_HOT_C, facts);
-  return hot.gelatinPct >= FILM_FROM_PCT ? bareBody(sauce, FILM_C, facts).thickness : hot.thickness;
-};
-
 /** Water that is never boiled off for an end: the last of it is a crust. */
 const LAST_WATER = 0.03;
 
@@ -176,7 +165,7 @@ export function endPointIn(
     "body" in end ? end.body : "brix" in end ? end.brix : "stopC" in end ? end.stopC : end.saltPct;
   const at = (waterG: number): number => {
     const left = less(waterG);
-    if ("body" in end) return onTheSpoon(left, facts);
+    if ("body" in end) return bodyOnSpoon(sauceOf(left, facts), SERVED_HOT_C, facts);
     if ("brix" in end) return brixOf(left.liquor);
     if ("stopC" in end) return boilingPointC(left.liquor, pressure);
     return (100 * left.liquor.salt) / massOfPools(left.liquor);

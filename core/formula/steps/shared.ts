@@ -5,6 +5,7 @@ import {
   addIngredient,
   evaporate,
   heatNatures,
+  meltCheese,
   saturationTemperature,
   liquorMass,
   massOfPools,
@@ -89,11 +90,11 @@ export function bystanders(pot: PotState, vessel: Vessel): number {
 }
 
 /** Liquor, solids and floating fat to a given temperature, held there for some minutes; starch and yolk remember it. */
-export const atTemperature = (pot: PotState, temperatureC: Celsius, heldMin = 0): PotState => ({
-  ...pot,
-  temperatureC,
-  natures: heatNatures(pot.natures, temperatureC, heldMin),
-});
+export const atTemperature = (pot: PotState, temperatureC: Celsius, heldMin = 0): PotState =>
+  meltCheese(
+    { ...pot, temperatureC, natures: heatNatures(pot.natures, temperatureC, heldMin) },
+    temperatureC,
+  );
 
 /** Where starch counts as simmering, °C. Source: docs/models.md "Starch". */
 const SIMMERS_C = 85;

@@ -12,7 +12,7 @@ import type { Warning } from "../../ground/result";
 import { type Body, SERVED_COLD_C, SERVED_HOT_C, bodyOf, setsBelowC } from "../../laws/texture";
 import type { FormulaDocument } from "../document/document";
 import { kindOf } from "../steps";
-import { sauceOf } from "../steps/as-sauce";
+import { sauceOf, settingFat } from "../steps/as-sauce";
 
 /** The liquor of a pot as an emulsion; `null` where nothing was beaten into it. */
 export function emulsionInputOf(pot: PotState): EmulsionInput | null {
@@ -34,6 +34,7 @@ export function emulsionInputOf(pot: PotState): EmulsionInput | null {
     parts,
     temperatureC: pot.temperatureC,
     tool: c.beatenWith,
+    settingFatG: settingFat(pot),
     cookedYolk: warm && c.yolkMaxC >= RIBBON_FROM_C,
   };
 }

@@ -4,7 +4,7 @@ import type { Warning } from "../../ground/result";
 import { type EmulsionKind, WINDOWS } from "../../laws/emulsion";
 import { SERVED_HOT_C, bareBody, bodyOf, breaksAtC } from "../../laws/texture";
 import { cheeseWarnings, holdWarnings } from "../../laws/thickening";
-import { type PotState, massOfPools, potMass } from "../../things/pot";
+import { CHEESE_MELTS_C, type PotState, massOfPools, potMass } from "../../things/pot";
 import { sauceOf } from "../steps/as-sauce";
 import { WARM_FROM_C } from "./body";
 import type { StateAfterStep } from "./walked";
@@ -126,8 +126,6 @@ export function cheeseTooHot(states: readonly StateAfterStep[], i: number): read
   if (now) return cheeseWarnings(Math.max(into, state.temperatureC) as Celsius);
   return before && FRESH_OR_HEATED.has(state.step.kind) ? cheeseWarnings(hottestOf(state) as Celsius) : NONE;
 }
-/** Where hard cheese melts into a sauce, °C. Common practice, no source. */
-const CHEESE_MELTS_C = 55;
 const CHEESE = /\bcheese\b|parmesan|gruy/i;
 const FRESH_OR_HEATED: ReadonlySet<string> = new Set(["simmer", "reduce", "reheat", "hold", "thicken"]);
 

@@ -11,6 +11,8 @@ export const TEXTURE_FACTS = {
   milkRoom: { value: 1.25, lo: 1.15, hi: 1.35, mark: "M", unit: "ml/g", label: "room that milk solids take up by their protein", source: "laws of milk concentrates after Snoeren and others 1982, from memory" },
   milkSwells: { value: 0.4, lo: 0.3, hi: 0.5, mark: "E", unit: "", label: "how that room grows as milk is taken down", source: OURS },
   milkPacked: { value: 0.79, lo: 0.75, hi: 0.83, mark: "M", unit: "by volume", label: "milk protein packed as close as it gets", source: "laws of milk concentrates after Snoeren and others 1982, from memory" },
+  setProteinBinds: { value: 1.9, lo: 1.2, hi: 2.6, mark: "E", unit: "g/g", label: "flour that a gram of protein stands for in crème fraîche, cultured cream and fresh cheese", source: OURS },
+  moltenCheeseBinds: { value: 0.8, lo: 0.5, hi: 1.1, mark: "E", unit: "g/g", label: "flour that a gram of protein stands for in molten cheese", source: OURS },
   yolkSetC: { value: 77, lo: 74, hi: 80, mark: "E", unit: "°C", label: "where half of a yolk’s binding is done", source: OURS },
   yolkWidthC: { value: 2.2, lo: 1.7, hi: 2.7, mark: "E", unit: "K", label: "how sharply yolk sets", source: OURS },
   yolkHalfGPerKg: { value: 30, lo: 25, hi: 36, mark: "E", unit: "g/kg", label: "yolk that doubles the body of a thin liquor", source: OURS },

@@ -6,6 +6,7 @@ import {
   butterfatDensity,
   oilDensity,
   rawThickness,
+  setFatMPas,
   waterViscosity,
   withDroplets,
 } from "../texture";
@@ -24,6 +25,8 @@ export interface EmulsionInput {
   /** The yolk was warmed to 60–70 °C to the ribbon. */
   readonly cookedYolk?: boolean;
   readonly measuredPH?: number;
+  /** Of its fat, what sets in the cold, g; where it is not said, all of butterfat and none of an oil. */
+  readonly settingFatG?: number;
 }
 
 export interface Emulsion {
@@ -71,7 +74,9 @@ export function bareEmulsion(input: EmulsionInput, facts: FactValues): Emulsion 
   const waterPhaseMPas =
     waterViscosity(c) * Math.exp(facts.phaseRise * bodyShare) * (input.cookedYolk ? facts.ribbonYolk : 1);
   const fineness = input.tool ? toolOf(input.tool, facts).fineness : 1;
-  const at = (phi: number) => rawThickness(withDroplets(waterPhaseMPas, phi, facts, { fineness }));
+  const setting = input.settingFatG ?? (input.oilKind === "butterfat" ? input.oilG : 0);
+  const set = setFatMPas((1000 * setting) / (input.oilG + phaseG), c);
+  const at = (phi: number) => rawThickness(withDroplets(waterPhaseMPas, phi, facts, { fineness }) + set);
   const moved = (k: number) => (oilMl * k) / (oilMl * k + phaseMl);
   const capacity = capacityOf(parts, facts);
   return {

@@ -10,7 +10,8 @@ import {
 } from "../thickening";
 import { withDroplets } from "./droplets";
 import { FAT_FREE_DENSITY, butterfatDensity, dissolvedFactor, waterViscosity } from "./properties";
-import { type SauceState, fatFreeMass, fatMassOf, starchMassOf } from "./sauce-state";
+import { setFatMPas } from "./set-fat";
+import { type SauceState, fatFreeMass, fatMassOf, massOfSauce, starchMassOf } from "./sauce-state";
 import { rawThickness } from "./thickness";
 import { yolkEquivalents } from "./yolk";
 
@@ -34,6 +35,7 @@ export interface Body {
     readonly starch: number;
     readonly yolk: number;
     readonly puree: number;
+    readonly curd: number;
     readonly all: number;
   };
   readonly starches: readonly { readonly dose: StarchDose; readonly power: StarchPower }[];
@@ -81,7 +83,9 @@ export function bareBody(state: SauceState, temperatureC: number, facts: FactVal
   const standing = (1000 * state.pureeSolidsG) / (fatFreeG + fatMassOf(state));
   const pureePerKg =
     facts.starchThreshold * pureeNetwork(standing, state.fineness, facts) ** (1 / facts.starchPower);
-  const all = starchPerKg + yolkPerKg + pureePerKg;
+  const curdPerKg =
+    facts.setProteinBinds * perKg(state.setProteinG) + facts.moltenCheeseBinds * perKg(state.moltenProteinG);
+  const all = starchPerKg + yolkPerKg + pureePerKg + curdPerKg;
   const network = networkFactor(all, facts);
   const setback =
     all > 0
@@ -97,7 +101,7 @@ export function bareBody(state: SauceState, temperatureC: number, facts: FactVal
     waterViscosity(temperatureC) * (serumFactor + (network - 1) * stiffened * Math.sqrt(serumFactor));
   const fatMl = fatMassOf(state) / butterfatDensity(temperatureC);
   const fatVolume = fatMl / (fatMl + fatFreeG / FAT_FREE_DENSITY);
-  const viscosityMPas = withDroplets(waterPhase, fatVolume, facts, {
+  const dropletMPas = withDroplets(waterPhase, fatVolume, facts, {
     counts: countedVolume(fatVolume, state.milkSolidsG / fatMassOf(state), facts),
     stiff:
       all > 0
@@ -105,16 +109,18 @@ export function bareBody(state: SauceState, temperatureC: number, facts: FactVal
           clamp((standing - facts.pureeStiffFrom) / (facts.pureeStiffAt - facts.pureeStiffFrom), 0, 1)
         : 0,
   });
+  const viscosityMPas =
+    dropletMPas + setFatMPas((1000 * state.settingFatG) / massOfSauce(state), temperatureC);
   return {
     temperatureC,
     thickness: rawThickness(viscosityMPas),
-    sd: spreadOf({ serum, starches, starchPerKg, yolkPerKg, pureePerKg, all, fatVolume, perKg }),
+    sd: spreadOf({ serum, starches, starchPerKg, yolkPerKg, pureePerKg, curdPerKg, all, fatVolume, perKg }),
     viscosityMPas,
     fatFreeG,
     fatVolume,
     gelatinPct,
     serum,
-    perKg: { starch: starchPerKg, yolk: yolkPerKg, puree: pureePerKg, all },
+    perKg: { starch: starchPerKg, yolk: yolkPerKg, puree: pureePerKg, curd: curdPerKg, all },
     starches,
     network,
     newtonian: network < NEWTONIAN_BELOW.network && fatVolume < NEWTONIAN_BELOW.fatVolume,
@@ -186,7 +192,15 @@ function countedVolume(fatVolume: number, milkPerFat: number, facts: FactValues)
 }
 
 /** Uncalibrated deviations by what gives the body, points. Our estimates. */
-const SD = { reduction: 6, starch: 5, perDoublingOfDose: 27.8, liaison: 3, cream: 7, puree: 7 } as const;
+const SD = {
+  reduction: 6,
+  starch: 5,
+  perDoublingOfDose: 27.8,
+  liaison: 3,
+  cream: 7,
+  puree: 7,
+  curd: 8,
+} as const;
 /** A part counts when it gives more than this share of its layer. */
 const COUNTS = 0.1;
 /** Cream that has been taken down. */
@@ -198,6 +212,7 @@ function spreadOf(of: {
   readonly starchPerKg: number;
   readonly yolkPerKg: number;
   readonly pureePerKg: number;
+  readonly curdPerKg: number;
   readonly all: number;
   readonly fatVolume: number;
   readonly perKg: (grams: number) => number;
@@ -219,5 +234,6 @@ function spreadOf(of: {
   }
   if (ofNetwork(of.yolkPerKg)) parts.push(SD.liaison);
   if (ofNetwork(of.pureePerKg)) parts.push(SD.puree);
+  if (ofNetwork(of.curdPerKg)) parts.push(SD.curd);
   return parts.length ? Math.hypot(...parts) : SD.reduction;
 }

@@ -37,6 +37,8 @@ export {
 } from "./sauce-state";
 export { STANDARD_LIQUIDS, type StandardLiquid, markOfLiquid, standardLiquid } from "./standard-liquids";
 export { type Body, pureeNetwork, bareBody } from "./body-laws";
+export { setFatMPas } from "./set-fat";
+export { LACQUER, bodyOnSpoon, readAtC, setsOnSpoon } from "./film";
 export { setsBelowC } from "./body-warnings";
 export { bodyOf, fatPctOf, reducedBy, saltPctOf } from "./sauce-thickness";
 export { problemsOf } from "./body-limits";

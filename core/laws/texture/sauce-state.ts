@@ -14,8 +14,13 @@ export interface SauceState {
   readonly dissolvedG: number;
   /** Milk solids besides fat. */
   readonly milkSolidsG: number;
+  /** Of them, protein set by acid and protein of molten cheese: they make a sauce stand. */
+  readonly setProteinG: number;
+  readonly moltenProteinG: number;
   readonly saltG: number;
   readonly fatG: number;
+  /** Of it, what sets in the cold. */
+  readonly settingFatG: number;
   /** Whole yolk as it came from the egg; 0.28 of it is fat. */
   readonly yolkG: number;
   /** Highest temperature since the yolk went in, °C. */
@@ -38,8 +43,11 @@ export const NO_SAUCE: SauceState = {
   gelatinG: 0,
   dissolvedG: 0,
   milkSolidsG: 0,
+  setProteinG: 0,
+  moltenProteinG: 0,
   saltG: 0,
   fatG: 0,
+  settingFatG: 0,
   yolkG: 0,
   yolkMaxC: 20,
   starches: [],
@@ -84,8 +92,11 @@ export function addSauce(a: SauceState, b: SauceState, k = 1): SauceState {
     gelatinG: a.gelatinG + k * b.gelatinG,
     dissolvedG: a.dissolvedG + k * b.dissolvedG,
     milkSolidsG: a.milkSolidsG + k * b.milkSolidsG,
+    setProteinG: a.setProteinG + k * b.setProteinG,
+    moltenProteinG: a.moltenProteinG + k * b.moltenProteinG,
     saltG: a.saltG + k * b.saltG,
     fatG: a.fatG + k * b.fatG,
+    settingFatG: a.settingFatG + k * b.settingFatG,
     yolkG: a.yolkG + k * b.yolkG,
     yolkMaxC: b.yolkG === 0 ? a.yolkMaxC : a.yolkG === 0 ? b.yolkMaxC : Math.max(a.yolkMaxC, b.yolkMaxC),
     starches: b.starches.length

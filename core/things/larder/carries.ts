@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { ACID_IDS, PHASE_IDS, THICKENER_IDS, TISSUES } from "./nature-names";
+import { ACID_IDS, CURDS, PHASE_IDS, THICKENER_IDS, TISSUES } from "./nature-names";
 
 /**
  * What of an ingredient keeps its own nature in a sauce: the starch that will swell, the yolk that will set, the solids
@@ -12,6 +12,8 @@ export const carriesSchema = z.strictObject({
   yolkPct: z.number().min(0).max(100).optional(),
   /** Its solids besides fat are those of milk. */
   milk: z.boolean().optional(),
+  /** Its protein is set by acid, or melts as cheese. */
+  curd: z.enum(CURDS).optional(),
   /** Already a purée: its fibre and starch make a sauce stand. */
   puree: z.boolean().optional(),
   /** What its flesh is like once it is soft. */

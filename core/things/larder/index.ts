@@ -33,4 +33,4 @@ export { type Doubt, checkIngredient, saltDoubt, strongDoubt } from "./plausible
 export { REFERENCE_BY_ID, REFERENCE_LARDER } from "./reference";
 export { type Nutrition, nutritionOf } from "./nutrition";
 export { checkPrice } from "./price";
-export { ownStands, tissueOf } from "./tissue";
+export { curdOf, fatSets, ownStands, tissueOf } from "./tissue";

@@ -68,3 +68,7 @@ export const TISSUES = [
   "mushroom",
 ] as const;
 export type Tissue = (typeof TISSUES)[number];
+
+/** How the protein of milk stands in a sauce: set by acid before it came, or as cheese that melts into it. */
+export const CURDS = ["set", "melts"] as const;
+export type Curd = (typeof CURDS)[number];

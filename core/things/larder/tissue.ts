@@ -1,6 +1,6 @@
 import type { Composition } from "./composition";
 import type { Ingredient } from "./ingredient";
-import type { Tissue } from "./nature-names";
+import type { Curd, Tissue } from "./nature-names";
 
 /** The flesh of plants of the reference larder. Common practice, no source. */
 const OF_TISSUE: Readonly<Record<Tissue, readonly string[]>> = {
@@ -54,6 +54,36 @@ const OWN_STANDS: Readonly<Record<string, number>> = {
   raspberries: 2.4,
   "red-pepper": 1.9,
 };
+
+/** Milk set by acid, and cheese that melts, of the reference larder. Stirred yogurt and buttermilk: only the first stands. */
+const OF_CURD: Readonly<Record<Curd, readonly string[]>> = {
+  set: ["creme-fraiche", "sour-cream", "yogurt", "mascarpone", "fresh-cheese"],
+  melts: ["hard-cheese", "parmesan", "blue-cheese"],
+};
+const CURD_BY_ID: ReadonlyMap<string, Curd> = new Map(
+  (Object.entries(OF_CURD) as [Curd, readonly string[]][]).flatMap(([curd, ids]) =>
+    ids.map(id => [id, curd] as const),
+  ),
+);
+
+/** How its protein stands in a sauce; `undefined` where it only dissolves. */
+export const curdOf = ({ id, carries }: Pick<Ingredient, "id" | "carries">): Curd | undefined =>
+  carries?.curd ?? CURD_BY_ID.get(id);
+
+/** Fats that set in the fridge, and how far beside butter. Duck and poultry fat stay soft. Common practice, no source. */
+const FAT_SETS: Readonly<Record<string, number>> = {
+  butter: 1,
+  "salted-butter": 1,
+  "clarified-butter": 1,
+  lard: 1,
+  "beef-dripping": 1,
+  "duck-fat": 0.5,
+  "poultry-fat": 0.5,
+};
+
+/** Share of the fat of an ingredient that sets in the fridge as butter does; 0 for an oil. */
+export const fatSets = ({ id, phase, diet }: Pick<Ingredient, "id" | "phase" | "diet">): number =>
+  FAT_SETS[id] ?? (phase === "fat" && diet.includes("dairy") ? 1 : 0);
 
 /** Starch from which an unnamed vegetable is a tuber or a pulse, and the water under which it is the drier of them, %. */
 const STARCHY_PCT = 8;

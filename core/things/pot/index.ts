@@ -40,6 +40,8 @@ export {
   keepAside,
   putBack,
   strain,
+  CHEESE_MELTS_C,
+  meltCheese,
 } from "./operations";
 export type { Natures, StarchNature } from "./nature";
 export { reconcile } from "./reconcile";

@@ -1,4 +1,12 @@
-import type { AcidId, EmulsionTool, PhaseId, RouxColour, ThickenerId, Tissue } from "../larder/nature-names";
+import type {
+  AcidId,
+  Curd,
+  EmulsionTool,
+  PhaseId,
+  RouxColour,
+  ThickenerId,
+  Tissue,
+} from "../larder/nature-names";
 import type { Pools } from "./pools";
 
 /** Starch in the liquor, with what it has been through. */
@@ -32,6 +40,10 @@ export interface Natures {
   readonly yolkDry: Pools;
   readonly milkDry: Pools;
   readonly pureeDry: Pools;
+  /** Protein of milk that makes it stand, set by acid or molten as cheese, g; inside `milkDry`. */
+  readonly curds: Readonly<Partial<Record<Curd, number>>>;
+  /** Fat that sets in the cold, g: floating or beaten in. */
+  readonly settingFatG: number;
   /** Of that, what stands, by the flesh it came from; `own` is counted as it is. */
   readonly flesh: Readonly<Partial<Record<Tissue | "own", Flesh>>>;
   /** Mill 0.8, blender 1, fast blender 1.1. */

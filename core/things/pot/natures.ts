@@ -1,4 +1,4 @@
-import { type Carries, type Ingredient, ownStands, tissueOf } from "../larder";
+import { type Carries, type Ingredient, curdOf, fatSets, ownStands, tissueOf } from "../larder";
 import type { RouxColour, ThickenerId, Tissue } from "../larder/nature-names";
 import type { Flesh, Natures, StarchNature } from "./nature";
 import { NO_POOLS, type PoolName, type Pools, addPools, massOfPools, scalePools, sumPools } from "./pools";
@@ -13,6 +13,8 @@ export const NO_NATURES: Natures = {
   yolkDry: NO_POOLS,
   milkDry: NO_POOLS,
   pureeDry: NO_POOLS,
+  curds: NONE,
+  settingFatG: 0,
   flesh: NONE,
   fineness: 1,
   phases: NONE,
@@ -119,6 +121,8 @@ export function joinNatures(a: Natures, b: Natures): Natures {
     yolkDry: addPools(a.yolkDry, b.yolkDry),
     milkDry: addPools(a.milkDry, b.milkDry),
     pureeDry: addPools(a.pureeDry, b.pureeDry),
+    curds: sumOf(a.curds, b.curds),
+    settingFatG: a.settingFatG + b.settingFatG,
     flesh: joinFlesh(a.flesh, b.flesh),
     fineness: massOfPools(b.pureeDry) > massOfPools(a.pureeDry) ? b.fineness : a.fineness,
     phases: sumOf(a.phases, b.phases),
@@ -140,6 +144,8 @@ export const scaleNatures = (c: Natures, k: number): Natures =>
         yolkDry: scalePools(c.yolkDry, k),
         milkDry: scalePools(c.milkDry, k),
         pureeDry: scalePools(c.pureeDry, k),
+        curds: timesOf(c.curds, k),
+        settingFatG: c.settingFatG * k,
         flesh: eachFlesh(c.flesh, flesh => times(flesh, k)),
         phases: timesOf(c.phases, k),
         acids: timesOf(c.acids, k),
@@ -149,7 +155,9 @@ export const scaleNatures = (c: Natures, k: number): Natures =>
 /** Natures of what an ingredient brings into the liquor. */
 export function naturesOf(ingredient: Ingredient, pools: Pools, massG: number, atC: number): Natures {
   if (ingredient.natures) return scaleNatures(ingredient.natures, massG / 100);
-  const c: Carries | undefined = ingredient.carries;
+  const curd = curdOf(ingredient);
+  const sets = fatSets(ingredient);
+  const c: Carries | undefined = ingredient.carries ?? (curd || sets > 0 ? {} : undefined);
   if (!c) return NO_NATURES;
   const own = ownOf(pools);
   return {
@@ -162,7 +170,9 @@ export function naturesOf(ingredient: Ingredient, pools: Pools, massG: number, a
       yolkMaxC: atC,
       yolkDry: scalePools(own, c.yolkPct / 100),
     }),
-    ...(c.milk && { milkDry: own }),
+    ...((c.milk || curd) && { milkDry: own }),
+    ...(sets > 0 && { settingFatG: sets * pools.fat }),
+    ...(curd && { curds: { [curd]: own.proteinOther } }),
     ...(c.puree && {
       pureeDry: own,
       flesh: fleshOf({ tissue: tissueOf(ingredient), standsPct: ownStands(ingredient) }, massG, own),
@@ -171,6 +181,13 @@ export function naturesOf(ingredient: Ingredient, pools: Pools, massG: number, a
     ...(c.acids && { acids: timesOf(c.acids, pools.acidFixed) }),
   };
 }
+
+/** Natures of cheese that has melted. */
+export const moltenNatures = (pools: Pools): Natures => ({
+  ...NO_NATURES,
+  milkDry: ownOf(pools),
+  curds: { melts: pools.proteinOther },
+});
 
 /**
  * Natures of a liquor from which something has left: each keeps the share of its pools that is still there.
@@ -191,6 +208,7 @@ export function follow(c: Natures, before: Pools, after: Pools): Natures {
     yolkDry: of(c.yolkDry),
     milkDry: of(c.milkDry),
     pureeDry: of(c.pureeDry),
+    curds: timesOf(c.curds, left("proteinOther")),
     flesh: eachFlesh(c.flesh, flesh => times(flesh, left("fibre"), left("starch"))),
     phases: timesOf(c.phases, left("proteinOther")),
     acids: timesOf(c.acids, left("acidFixed")),

@@ -1,8 +1,15 @@
 import type { FactValues } from "../../ground/facts";
-import { type Ingredient, type SolidKind, normaliseComposition, ownStands, tissueOf } from "../larder";
+import {
+  type Ingredient,
+  type SolidKind,
+  curdOf,
+  normaliseComposition,
+  ownStands,
+  tissueOf,
+} from "../larder";
 import { type Celsius, type Grams, g, printMass } from "../../ground/quantity";
 import { type Problem, type Result, checkNumber, ok, refuse } from "../../ground/result";
-import { naturesOf, follow, joinNatures, scaleNatures } from "./natures";
+import { naturesOf, follow, joinNatures, moltenNatures, scaleNatures } from "./natures";
 import { specificHeat } from "./density";
 import {
   NO_POOLS,
@@ -94,6 +101,7 @@ function addPoolsTo(
       ...(tissue && { tissue }),
       ...(standsPct !== undefined && { standsPct }),
       ...(ingredient.carries?.whole && { whole: true }),
+      ...(curdOf(ingredient) === "melts" && { melts: true }),
       ...(pools.water < DRIED_WATER * mass && { dried: true }),
     };
     return { ...pot, temperatureC, entered, solids: [...pot.solids, part] };
@@ -114,6 +122,24 @@ function addPoolsTo(
   const { solids, floatFatG, aside, exits } = pot;
   return { liquor, natures, solids, floatFatG, aside, temperatureC, entered, exits };
 }
+
+/**
+ * Cheese that has met a liquor hot enough becomes part of it.
+ * @param hottestC what it met, °C · Source: `CHEESE_MELTS_C`, common practice, no source
+ */
+export function meltCheese(pot: PotState, hottestC: number): PotState {
+  if (hottestC < CHEESE_MELTS_C || liquorMass(pot) <= 0 || !pot.solids.some(part => part.melts)) return pot;
+  const melting = pot.solids.filter(part => part.melts);
+  return {
+    ...pot,
+    solids: pot.solids.filter(part => !part.melts),
+    liquor: addPools(pot.liquor, sumPools(melting.map(part => part.pools))),
+    natures: melting.reduce((c, part) => joinNatures(c, moltenNatures(part.pools)), pot.natures),
+  };
+}
+
+/** Where cheese melts into a sauce, °C. Common practice, no source. */
+export const CHEESE_MELTS_C = 55;
 
 /**
  * Takes water, ethanol and volatile acid out as steam.

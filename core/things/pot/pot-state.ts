@@ -32,6 +32,8 @@ export interface SolidPart {
   readonly tissue?: Tissue;
   /** What makes its purée stand, g per 100 g raw, where it is known for itself. */
   readonly standsPct?: number;
+  /** It melts into what is hot enough: cheese. */
+  readonly melts?: boolean;
   /** It came dried: soaked it holds more than it weighed. */
   readonly dried?: boolean;
   /** True once its juice has run out into the liquor. */
