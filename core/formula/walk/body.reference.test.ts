@@ -57,7 +57,11 @@ describe("milk that stands, fat that sets, films that cool", () => {
     expect(chilled("sunflower-oil")).toBeLessThan(80);
   });
   test("the butter of a roux leaves a velouté as it is in the cold", () => {
-    const pot = after("simmer", { durationMin: 20 }, { pot: hotMilk, vessel: kitchen.vessels[0] ?? null }).pot;
+    const pot = after(
+      "simmer",
+      { durationMin: 20 },
+      { pot: hotMilk, vessel: kitchen.vessels[0] ?? null },
+    ).pot;
     const known = bodyOfPot(pot, 60, kitchen.facts);
     const cold = known && bodyAcross(pot, known, kitchen.facts).find(a => a.words === "cold");
     expect(cold?.thickness).toBeLessThan(75);
