@@ -54,6 +54,8 @@ test.each(EVERY_FORMULA)(
             now={now}
             ticks={[]}
             onTick={() => undefined}
+            onLeaveOut={() => undefined}
+            onOverride={() => undefined}
             onGiveUp={() => undefined}
           />
         </>,

@@ -3,7 +3,7 @@ import { placeOf } from "~/core/formula";
 import { printMass } from "~/core/ground/quantity";
 import type { Probe } from "~/core/kit";
 import { type Result, ok, refuse } from "~/core/ground/result";
-import type { RunPayload } from "~/core/run";
+import { type RunPayload, waitingSalt } from "~/core/run";
 import type { PotNow } from "../range/pot-now";
 import { readTemperature } from "../ui/read";
 import {
@@ -53,7 +53,9 @@ export function LogPanel({
   const { vessel, state } = pot;
   const inWords = kind === "note" || kind === "give up";
   const line = kind.startsWith("add:")
-    ? state.steps[state.current]?.planned.lines.find(l => `add:${l.lineId}` === kind)
+    ? [...(state.steps[state.current]?.planned.lines ?? []), ...waitingSalt(state)].find(
+        l => `add:${l.lineId}` === kind,
+      )
     : undefined;
 
   const read = (): Result<Read> => {
@@ -108,7 +110,7 @@ export function LogPanel({
     title: bottle
       ? `${line?.name ?? ""}: the bottle before and after`
       : `How much ${line?.name ?? ""} went in?`,
-    hint: `planned ${line ? printMass(line.massG) : ""}`,
+    hint: `planned ${line ? printMass(line.massG as never) : ""}`,
   };
 
   const press = (key: string) => {

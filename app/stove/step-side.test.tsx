@@ -28,6 +28,8 @@ describe("beside the pot", () => {
         now={minute(120)}
         ticks={ticks}
         onTick={onTick}
+        onLeaveOut={vi.fn<() => void>()}
+        onOverride={vi.fn<() => void>()}
         onGiveUp={vi.fn<() => void>()}
       />,
     );
@@ -127,4 +129,36 @@ describe("beside the pot", () => {
 
 test("the facts a pot is reckoned with are those of the kitchen", () => {
   expect(during("simmer").facts).toEqual(NOMINAL_FACTS);
+});
+
+describe("what is locked", () => {
+  test("the line of a lock is closed; it is left out with one press, or opened with a reason", () => {
+    const lineId = stock.steps[indexOf("steep")]?.lines[0]?.id ?? "";
+    const onLeaveOut = vi.fn();
+    const onOverride = vi.fn();
+    render(
+      <StepSide
+        pot={during("steep")}
+        people={[NOOR]}
+        timeZone={ZONE}
+        onAdd={vi.fn()}
+        now={minute(120)}
+        ticks={[]}
+        onTick={vi.fn()}
+        locks={[{ what: "No fine salt yet", why: "capers still to come", before: "end", lineId }]}
+        onLeaveOut={onLeaveOut}
+        onOverride={onOverride}
+        onGiveUp={vi.fn<() => void>()}
+      />,
+    );
+    expect(screen.getAllByRole("button").filter(b => b.hasAttribute("disabled"))).toHaveLength(1);
+    fireEvent.click(screen.getByRole("button", { name: "Leave it out for now" }));
+    expect(onLeaveOut).toHaveBeenCalledWith(lineId);
+    fireEvent.click(screen.getByRole("button", { name: "All the same …" }));
+    const open = screen.getByRole("button", { name: "Open it" });
+    expect(open.hasAttribute("disabled")).toBe(true);
+    fireEvent.change(screen.getByLabelText(/^Why all the same/), { target: { value: "no capers today" } });
+    fireEvent.click(open);
+    expect(onOverride).toHaveBeenCalledWith("No fine salt yet", "no capers today");
+  });
 });

@@ -1,10 +1,11 @@
 import { type StateAfterStep, cautionsAt, courseOf, kindOf } from "~/core/formula";
 import { printMass, printNumber } from "~/core/ground/quantity";
-import { type Reading, type RunState, stepToRead } from "~/core/run";
+import { type Lock, type Reading, type RunState, stepToRead, waitingSalt } from "~/core/run";
 import type { Person } from "~/data";
 import type { PotNow } from "../range/pot-now";
 import { clockTime, deviationText, gramsBand, spread } from "../text/format";
 import { TraceChart } from "../ui/trace-chart";
+import { Locks } from "./locks";
 import { OilPace } from "./oil-pace";
 
 /** Beside the pot: what goes in, how to see the end, what to take care of, and the readings against the forecast. */
@@ -16,6 +17,9 @@ export function StepSide({
   now,
   ticks,
   onTick,
+  locks = [],
+  onLeaveOut,
+  onOverride,
   onGiveUp,
 }: {
   pot: PotNow;
@@ -26,6 +30,10 @@ export function StepSide({
   /** Still to be ticked off. */
   ticks: readonly string[];
   onTick: (what: string) => void;
+  /** What may not be done yet. */
+  locks?: readonly Lock[];
+  onLeaveOut: (lineId: string) => void;
+  onOverride: (what: string, reason: string) => void;
   onGiveUp: () => void;
 }) {
   const { state, forecast } = pot;
@@ -57,6 +65,7 @@ export function StepSide({
     ),
   );
   const water = progress.foreseen?.computed.filter(c => c.way === "in") ?? [];
+  const waiting = progress.status === "live" ? waitingSalt(state) : [];
   const measured = progress.readings.filter(r => r.massG !== undefined && r.kind !== "added");
   return (
     <aside aria-label="This step" className="min-w-0 space-y-3 text-base">
@@ -69,6 +78,26 @@ export function StepSide({
           facts={pot.facts}
           sinceS={progress.begunAt === null ? null : (now - progress.begunAt) / 1000}
         />
+      )}
+      <Locks locks={locks} onLeaveOut={onLeaveOut} onOverride={onOverride} />
+      {waiting.length > 0 && (
+        <section>
+          <h2 className="text-sm font-normal text-lamp-faded">Left out before, may go in now: taste first</h2>
+          <ul className="mt-1 space-y-1.5">
+            {waiting.map(salt => (
+              <li key={salt.lineId}>
+                <button
+                  type="button"
+                  onClick={() => onAdd(salt.lineId)}
+                  className="flex min-h-14 w-full items-center justify-between gap-3 rounded-lg border-2 border-leaf bg-night-raised px-3 text-left hover:border-ember"
+                >
+                  <span>{salt.name}</span>
+                  <span className="font-bold">up to {printMass(salt.massG as never)}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
       {(ticks.length > 0 || progress.ticked.length > 0) && (
         <ul aria-label="To tick off" className="space-y-1.5">
@@ -100,7 +129,8 @@ export function StepSide({
                 <button
                   type="button"
                   onClick={() => onAdd(line.lineId)}
-                  className="flex min-h-14 w-full items-center justify-between gap-3 rounded-lg border border-night-rule bg-night-raised px-3 text-left hover:border-ember"
+                  disabled={locks.some(lock => lock.lineId === line.lineId)}
+                  className="flex min-h-14 w-full items-center justify-between gap-3 rounded-lg border border-night-rule bg-night-raised px-3 text-left hover:border-ember disabled:border-dashed disabled:opacity-55"
                 >
                   <span>{line.name}</span>
                   {weighedIn.has(line.lineId) ? (

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from "react";
 import { Link, useRevalidator } from "react-router";
-import { LONGEST_NOTE, type RunPayload, openTicks, notTakenBack, stepToRead } from "~/core/run";
+import { LONGEST_NOTE, type RunPayload, locksOf, openTicks, notTakenBack, stepToRead } from "~/core/run";
 import type { Route } from "./+types/stove";
 import { useKitchen } from "../kitchen/context";
 import { foldPot, potAt } from "../range/pot-now";
@@ -77,11 +77,14 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
   );
   const undo = useCallback(() => last && log({ kind: "undone", eventId: last.id }), [last, log]);
   const ticks = useMemo(() => (progress ? openTicks(progress) : []), [progress]);
+  const locks = useMemo(() => locksOf(state), [state]);
+  // What closes a line holds the step at its end, what spoils the pot at its beginning.
+  const locked = locks.some(lock => lock.before === (progress?.status === "live" ? "end" : "begin"));
   const next = useCallback(() => {
-    if (ticks.length) return;
+    if (ticks.length || locked) return;
     if (!stepId) return log({ kind: "finished" });
     log(progress?.status === "live" ? { kind: "step-done", stepId } : { kind: "step-begun", stepId });
-  }, [log, progress?.status, stepId, ticks.length]);
+  }, [locked, log, progress?.status, stepId, ticks.length]);
   // An answer is kept in the run as a note: what was worked out belongs to what was cooked.
   const taker = useMemo<AnswerTaker | null>(
     () =>
@@ -220,6 +223,9 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           onAdd={lineId => setPanel(`add:${lineId}`)}
           now={now}
           ticks={ticks}
+          locks={locks}
+          onLeaveOut={lineId => stepId && log({ kind: "added", stepId, lineId, massG: 0 })}
+          onOverride={(what, reason) => stepId && log({ kind: "overridden", stepId, what, reason })}
           onTick={what => stepId && log({ kind: "ticked", stepId, what })}
           onGiveUp={() => setPanel("give up")}
         />
@@ -276,18 +282,20 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           <button
             type="button"
             onClick={next}
-            disabled={ticks.length > 0}
+            disabled={ticks.length > 0 || locked}
             className={`${STEP_BUTTON} col-span-3 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
           >
-            {ticks.length > 0
-              ? "Tick first what stands above"
-              : !stepId
-                ? "Finish the batch"
-                : liveStep
-                  ? progress && pot.markMm !== null
-                    ? "It is there"
-                    : "This step is done"
-                  : "Begin this step"}
+            {locked
+              ? "Locked: see what stands above"
+              : ticks.length > 0
+                ? "Tick first what stands above"
+                : !stepId
+                  ? "Finish the batch"
+                  : liveStep
+                    ? progress && pot.markMm !== null
+                      ? "It is there"
+                      : "This step is done"
+                    : "Begin this step"}
           </button>
           <button
             type="button"

@@ -68,7 +68,10 @@ export function batchRecord(run: RunState): BatchRecord {
       );
     for (const reading of readings) {
       if (reading.kind === "added") {
-        const line = plan.lines.find(l => l.lineId === reading.lineId);
+        const line = planned.states
+          .slice(0, i + 1)
+          .flatMap(state => state.lines)
+          .find(l => l.lineId === reading.lineId);
         figures.push(compared(line?.name ?? "added", "g", line?.massG ?? null, reading.massG ?? null));
       }
       if (reading.kind === "probed" && reading.where === "oven")
@@ -96,9 +99,15 @@ export function batchRecord(run: RunState): BatchRecord {
       ),
       status: run.steps[i]?.status ?? "waiting",
       figures,
-      notes: readings.flatMap(r =>
-        r.kind === "noted" && r.text ? [{ text: r.text, personId: r.personId }] : [],
-      ),
+      notes: [
+        ...readings.flatMap(r =>
+          r.kind === "noted" && r.text ? [{ text: r.text, personId: r.personId }] : [],
+        ),
+        ...(run.steps[i]?.overridden ?? []).map(({ what, reason, personId }) => ({
+          text: `${what} – done all the same: ${reason}`,
+          personId,
+        })),
+      ],
     };
   });
   const measured = run.steps.some(s =>

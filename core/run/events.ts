@@ -62,6 +62,13 @@ export const payloadSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("noted"), stepId, text: words(LONGEST_NOTE, "The note") }),
   /** Ticked off: something of the step that must not be forgotten. */
   z.strictObject({ kind: z.literal("ticked"), stepId, what: words(200, "What was ticked") }),
+  /** A lock opened all the same, and why. */
+  z.strictObject({
+    kind: z.literal("overridden"),
+    stepId,
+    what: words(200, "What was locked"),
+    reason: words(300, "The reason"),
+  }),
   z.strictObject({ kind: z.literal("skipped"), stepId }),
   z.strictObject({ kind: z.literal("undone"), eventId: id }),
   z.strictObject({ kind: z.literal("finished") }),

@@ -53,6 +53,12 @@ export interface StepProgress {
   readonly readings: readonly Reading[];
   /** What was ticked off. */
   readonly ticked: readonly string[];
+  /** Locks that were opened, and why. */
+  readonly overridden: readonly {
+    readonly what: string;
+    readonly reason: string;
+    readonly personId: string;
+  }[];
 }
 
 /** What of a step is still to be ticked off before it can go on: begin while it waits, end while it is live. */
@@ -134,7 +140,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       const result = applyStep(plan.step, {
         pot,
         vessel,
-        lines: linesAsWeighed(plan, own),
+        lines: linesAsWeighed(plan, own, planned.states.slice(0, index)),
         kitchen,
         field: `steps.${index}`,
         trace: true,
@@ -162,6 +168,11 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       foreseen,
       readings,
       ticked: own.flatMap(e => (e.payload.kind === "ticked" ? [e.payload.what] : [])),
+      overridden: own.flatMap(e =>
+        e.payload.kind === "overridden"
+          ? [{ what: e.payload.what, reason: e.payload.reason, personId: e.personId }]
+          : [],
+      ),
     };
     if (status === "done") {
       const put = corrected(pot, progress);
@@ -200,16 +211,21 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
   };
 }
 
-/** The lines of a step with what was really weighed in, where it was. */
-function linesAsWeighed(plan: StateAfterStep, own: readonly RunEvent[]) {
+/** The lines of a step with what was really weighed in, where it was; and what was left out before and went in now. */
+function linesAsWeighed(plan: StateAfterStep, own: readonly RunEvent[], before: readonly StateAfterStep[]) {
   const added = new Map(
     own.flatMap(e => (e.payload.kind === "added" ? [[e.payload.lineId, e.payload.massG] as const] : [])),
   );
-  return plan.lines.map(line => {
-    const ingredient = plan.sources.get(line.lineId);
-    if (!ingredient) throw new InvariantError(`Line ${line.lineId} lost its ingredient.`);
-    return { lineId: line.lineId, ingredient, massG: g(added.get(line.lineId) ?? line.massG) };
+  const of = ({ sources }: StateAfterStep, lineId: string, massG: number) => {
+    const ingredient = sources.get(lineId);
+    if (!ingredient) throw new InvariantError(`Line ${lineId} lost its ingredient.`);
+    return { lineId, ingredient, massG: g(massG) };
+  };
+  const late = [...added].flatMap(([lineId, massG]) => {
+    const from = before.find(state => state.lines.some(line => line.lineId === lineId));
+    return from ? [of(from, lineId, massG)] : [];
   });
+  return [...plan.lines.map(line => of(plan, line.lineId, added.get(line.lineId) ?? line.massG)), ...late];
 }
 
 /** Mass of a pot filled to a level with this liquor, as hot as it is. */

@@ -31,4 +31,5 @@ export {
   pouredFrom,
   strainYield,
 } from "./batch";
+export { type Lock, type WaitingSalt, locksOf, waitingSalt } from "./locks";
 export { type LearnedWeight, type WeighedLine, learnedWeight } from "./learned";

@@ -20,7 +20,7 @@ export const ANSWERED: Readonly<Record<string, readonly [words: string, unit?: s
   evaporatedG: ["boiled off", "g"], events: ["what happened"], f: ["temperature", "°F"], factor: ["factor"], fatG: ["fat", "g"],
   fatPct: ["fat", "%"], fatVolumePct: ["fat by volume", "%"], fillMm: ["stands at", "mm"], fillPct: ["full to", "%"],
   flourGPerL: ["flour in a litre", "g"], finalC: ["ends at", "°C"], finishedG: ["made", "g"], firstDoseG: ["first dose", "g"], fits: ["fits"], from: ["from"],
-  fromG: ["from", "g"], g: ["weight", "g"], gPerMin: ["pace", "g/min"], gainPerHour: ["gains an hour", "°Bx"],
+  foreseenPct: ["foreseen", "%"], fromG: ["from", "g"], g: ["weight", "g"], gPerMin: ["pace", "g/min"], gainPerHour: ["gains an hour", "°Bx"],
   garnishG: ["garnish", "g"], gelatinG: ["gelatin", "g"], gelatinPct: ["gelatin", "%"], gels: ["sets cold"], grain: ["grain", "of 3"],
   grainWithout: ["grain unsieved", "of 3"], grams: ["weighs", "g"], grossG: ["as bought", "g"], hard: ["curdles", "°C"],
   hasPct: ["has", "%"], headspaceMm: ["headspace", "mm"], hi: ["to"], hint: ["hint"], iceG: ["ice", "g"], id: ["what"],
@@ -31,7 +31,7 @@ export const ANSWERED: Readonly<Record<string, readonly [words: string, unit?: s
   markMm: ["mark on the stick", "mm"], massG: ["weight", "g"], meets: ["limits met"], message: ["what"], millilitres: ["volume", "ml"],
   min: ["after", "min"], mlPerHour: ["an hour", "ml"], minutes: ["takes", "min"], minutesAtRef: ["at the reference", "min"], minutesAtRefLow: ["at the reference, at least", "min"],
   minutesPerFold: ["minutes a fold", "min"], mismatch: ["the two differ by", "°C"], mixC: ["mixed", "°C"], mostAtOnceG: ["most at once", "g"],
-  times: ["times as fast"], name: ["what"], needG: ["needed", "g"], needMl: ["needed", "ml"], netG: ["trimmed", "g"], oilG: ["oil", "g"], order: ["how"],
+  times: ["times as fast"], name: ["what"], nowMin: ["the figure now", "min"], needG: ["needed", "g"], needMl: ["needed", "ml"], netG: ["trimmed", "g"], oilG: ["oil", "g"], order: ["how"],
   originalG: ["was", "g"], oursG: ["ours", "g"], outlook: ["outlook"], pH: ["pH"], pace: ["pace, of what was foreseen"], parts: ["parts"],
   peakMin: ["hottest after", "min"], perLitreEffect: ["a litre then gets"], perLoadMl: ["a load", "ml"], perVessel: ["each pot"],
   pieces: ["pieces"], plainG: ["plainly times", "g"], portions: ["portions"], powderG: ["powder", "g"], pressurePa: ["air pressure", "Pa"],
@@ -48,7 +48,7 @@ export const ANSWERED: Readonly<Record<string, readonly [words: string, unit?: s
   understood: ["understood as"], unsaltedToAddG: ["unsalted to add", "g"], usableMl: ["usable", "ml"], verdict: ["verdict"], vessel: ["pot"],
   viscosityMPas: ["viscosity", "mPa s"], volatileAcidLeftPct: ["vinegar acid left", "%"], volumeMl: ["volume", "ml"], wantsPct: ["wants", "%"],
   waterActivity: ["water activity"], waterBoilsC: ["water boils at", "°C"], waterG: ["water", "g"], waterMl: ["water", "ml"], what: ["what"],
-  windowC: ["window", "°C"], withMarginG: ["with a margin", "g"], yolkG: ["yolk", "g"], yolks: ["yolks"],
+  wouldBeMin: ["the figure by this weighing", "min"], windowC: ["window", "°C"], withMarginG: ["with a margin", "g"], yolkG: ["yolk", "g"], yolks: ["yolks"],
 };
 
 /** "ice (g)" for the figure of an answer. */

@@ -28,6 +28,16 @@ describe("sums that once answered what no cook would believe", () => {
     expect(
       JSON.stringify(work("fix", { complaint: "watery", massG: 355, target: { massG: 300 } }).remedies),
     ).toContain("2.2 min"));
+  test("a tray weighed out names the figure its oven would have", () => {
+    const of = { what: "veal bones", inG: 6000, ovenC: 200, minutes: 60, trays: 2 };
+    const foreseen = num(work("roast-weighed", { ...of, outG: 5300 }).foreseenPct);
+    const asForeseen = work("roast-weighed", { ...of, outG: 6000 * (1 - foreseen / 100) });
+    expect(num(asForeseen.wouldBeMin)).toBeCloseTo(75, 1);
+    expect(num(work("roast-weighed", { ...of, outG: 5200 }).wouldBeMin)).toBeLessThan(60);
+    expect(refusal("roast-weighed", { ...of, outG: 2000 })[0]?.code).toBe("OUT_OF_RANGE");
+    expect(refusal("roast-weighed", { ...of, outG: 6000 })[0]?.code).toBe("OUT_OF_RANGE");
+    expect(refusal("roast-weighed", { ...of, what: "water", outG: 5000 })[0]?.code).toBe("UNKNOWN_ID");
+  });
   test("C65, C67 salt and cream past all serving raise an alarm", () => {
     expect(codes("salt-after", { saltPct: 1.4, startG: 4000, endG: 1000 })).toContain("TOO_SALTY");
     expect(codes("salt-after", { saltPct: 0.35, startG: 4000, endG: 1200 })).not.toContain("TOO_SALTY");

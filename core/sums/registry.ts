@@ -1,3 +1,4 @@
+import { roastWeighed } from "./roast-weighed";
 import { z } from "zod";
 import { NOMINAL_FACTS } from "../ground/facts";
 import { REFERENCE_LARDER } from "../things/larder";
@@ -126,6 +127,7 @@ export const SUMS: readonly AnySum[] = [
   blenderLoadsSum,
   setCustard,
   pureeMeringue,
+  roastWeighed,
   coatsAlone,
   drainedSum,
   softYet,

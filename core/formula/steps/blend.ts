@@ -1,5 +1,5 @@
-import { blendNatures, emulsify, sieve } from "../../things/pot";
-import { POTATO_MOST_S } from "../../laws/puree";
+import { type PotState, blendNatures, emulsify, massOfPools, potMass, sieve } from "../../things/pot";
+import { BLADES, POTATO_MOST_S, gluesUnder } from "../../laws/puree";
 import { minutes } from "../../ground/quantity";
 import { type Warning, ok } from "../../ground/result";
 import { defineStep, outcome } from "./kind";
@@ -14,7 +14,6 @@ const BLEND_TOOLS = [
   "masher",
   "food processor",
 ] as const;
-const BLADES: readonly string[] = ["jar blender", "stick blender", "food processor"];
 
 const fields = {
   tool: choice("With", asThemselves(BLEND_TOOLS)),
@@ -32,6 +31,14 @@ const finenessOf = (tool: (typeof BLEND_TOOLS)[number], minutes: number): number
 
 /** Above this a closed jar throws its lid, °C. Common practice, no source. */
 const CLOSED_JAR_C = 60;
+
+/** Floury potato that this tool would turn to glue, by name; `null` where there is none. */
+export const flouryIn = (pot: PotState, tool: string): string | null =>
+  gluesUnder(
+    tool,
+    pot.solids.map(({ name, pools }) => ({ name, massG: massOfPools(pools) })),
+    potMass(pot),
+  );
 
 /** Turns what is cooked and what it lies in into one purée. */
 export const blend = defineStep({
@@ -68,10 +75,7 @@ export const blend = defineStep({
         code: "HOT_FILL",
         message: `At ${Math.round(added.value.temperatureC)} °C: fill the jar a third to half, or let it fall below ${CLOSED_JAR_C} °C first.`,
       });
-    if (
-      BLADES.includes(step.tool) &&
-      added.value.solids.some(part => /potato/.test(part.name) && /floury/.test(part.name))
-    )
+    if (flouryIn(added.value, step.tool))
       warnings.push({
         code: "POTATO_GLUEY",
         message: `Floury potato under a blade turns to glue: take the mill or the ricer, or stop after ${POTATO_MOST_S} s.`,

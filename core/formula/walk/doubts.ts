@@ -1,4 +1,4 @@
-import { type Ingredient, saltDoubt } from "../../things/larder";
+import { saltDoubt } from "../../things/larder";
 import { liquorMass, potMass, volumeMlOf } from "../../things/pot";
 import { printMass, printNumber } from "../../ground/quantity";
 import type { FactValues } from "../../ground/facts";
@@ -25,13 +25,11 @@ import {
   strongDoses,
   tooSalty,
 } from "./doubts-of-making";
-import { pendingSalty, saltTargetPct } from "./salt-lock";
+import { isSalt, pendingSalty, saltTargetPct } from "./salt-lock";
 import { INTENSITY } from "../document/served-as";
 import { kindOf, placeOf } from "../steps";
 import type { StateAfterStep } from "./walked";
 
-/** Above this much salt an ingredient is one: a dose that can be mistyped by a cup for a spoon. */
-const A_SALT_PCT = 90;
 /** A pan that boils dairy may be this full. Source: `fillFoam`, common practice, no source. */
 const FOAM_FILL = 0.4;
 /** What foams up at the boil, and how much of the liquor it must be. Our estimate. */
@@ -99,9 +97,6 @@ function joined(lists: readonly (readonly Warning[])[]): readonly Warning[] {
   for (const list of lists) if (list.length) all = all.length ? [...all, ...list] : list;
   return all;
 }
-
-const isSalt = (ingredient: Ingredient | undefined): boolean =>
-  (ingredient?.composition.salt ?? 0) >= A_SALT_PCT;
 
 const saltDoses = (states: readonly StateAfterStep[], i: number): readonly Warning[] => {
   const state = states[i];

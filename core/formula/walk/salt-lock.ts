@@ -1,3 +1,4 @@
+import type { Ingredient } from "../../things/larder";
 import type { FormulaDocument } from "../document/document";
 import type { ServedAs } from "../document/served-as";
 import type { StateAfterStep } from "./walked";
@@ -5,6 +6,10 @@ import type { StateAfterStep } from "./walked";
 /** An ingredient this salty, not salt itself, decides how much salt is still wanted. Our estimate. */
 const SALTY_PCT = 2;
 const SALT_ITSELF_PCT = 90;
+
+/** Salt itself, not something salty. */
+export const isSalt = (ingredient: Ingredient | undefined): boolean =>
+  (ingredient?.composition.salt ?? 0) >= SALT_ITSELF_PCT;
 
 /** Names of what is salty and still to come after a step: until it is in, salt waits. */
 export const pendingSalty = (states: readonly StateAfterStep[], step: number): string[] => [

@@ -92,6 +92,9 @@ export interface DryingFigures {
   readonly fat: { readonly share: number; readonly min: number } | null;
 }
 
+/** The figure that says how slowly a class dries. */
+export const timeFactOf = (of: DryingClass): FactId => CLASS_FACTS[of].time;
+
 /** Only the facts of the class asked for are read, so that only they widen an interval. */
 export function figuresOf(of: DryingClass, f: FactValues): DryingFigures {
   const { area, share, time, fat } = CLASS_FACTS[of];

@@ -28,7 +28,7 @@ export {
   greenIndex,
 } from "./greens";
 export { type Allocation, type Demand, allocateBase } from "./allocate";
-export { POTATO_MOST_S, type ToolAdvice, isFloury, toolFor } from "./tools";
+export { BLADES, POTATO_MOST_S, gluesUnder, type ToolAdvice, isFloury, toolFor } from "./tools";
 export { type DryTo, dryTo } from "./dry-to";
 export { coldCubes, drainedYet, enrichment, hardestOf, loosenedSolids, sieveOrNot } from "./prep";
 export { drainedMass, standingIn, standingSolids } from "./stands";
