@@ -69,6 +69,11 @@ export function CardStep({ step, index, display }: { step: Step; index: number; 
             <dd className={`font-bold whitespace-nowrap ${line.assumed ? "is-assumed" : ""}`}>
               {massFor(display, line.massG, line.densityGPerMl)}
               {line.assumed && " (assumed)"}
+              {line.firstG !== undefined && (
+                <span className="block text-right text-xs font-normal text-faded">
+                  {massFor(display, line.firstG, line.densityGPerMl)} first, then taste
+                </span>
+              )}
             </dd>
           </div>
         ))}

@@ -36,6 +36,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
     since: kept ? changedSince(kept, today, today.formulas) : [],
     version: { ...version, document },
     baseG,
+    times: baseG / version.document.base.massG,
     asked,
     refusal: size && !size.ok ? (size.problems[0]?.message ?? null) : null,
     batches,

@@ -29,13 +29,13 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function Card({ loaderData }: Route.ComponentProps) {
-  const { basis, asOfToday, since, version, batches, intervals, refusal, asked, display } = loaderData;
+  const { basis, asOfToday, since, version, batches, intervals, refusal, asked, display, times } = loaderData;
   const today = useKitchen();
   const kitchen = useMemo(() => basisFrom(basis, today), [basis, today]);
   const { document } = version;
   const card = useMemo(
-    () => cardOf(document, openKitchen(kitchen), intervals),
-    [document, kitchen, intervals],
+    () => cardOf(document, openKitchen(kitchen), intervals, undefined, times),
+    [document, kitchen, intervals, times],
   );
   const { label } = card;
   const yieldBand = bandText(card.end?.volumeMl, 1000, card.finishedMl < 2000 ? 2 : 1);

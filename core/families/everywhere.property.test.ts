@@ -20,7 +20,8 @@ const BELIEVED: Readonly<Record<string, readonly [bodyLo: number, bodyHi: number
     "pan-sauce": [10, 50, 0.15, 0.6],
     "roux-gravy": [25, 68, 0.8, 1.2],
     veloute: [33, 58, 0.8, 1.4],
-    "white-sauce": [33, 68, 0.85, 1.4],
+    // Thick, with cheese, it binds a gratin.
+    "white-sauce": [33, 79, 0.85, 1.4],
     "white-stew": [14, 50, 0.75, 1.7],
     glaze: [14, 80, 0.1, 2],
     "meat-free-brown": [25, 52, 0.35, 1],

@@ -17,6 +17,7 @@ import {
 } from "../formula";
 import type { Density, Grams, Millilitres, Seconds } from "../ground/quantity";
 import { g } from "../ground/quantity";
+import { firstDose } from "../laws/seasoning";
 import { letDown } from "../things/house";
 import { ALLERGENS, densityOf } from "../things/larder";
 import type { Pools } from "../things/pot";
@@ -32,6 +33,8 @@ export interface CardLine {
   /** How it follows from the rest: "2 % of the base"; empty for an amount of its own. */
   readonly relation: string;
   readonly assumed: boolean;
+  /** What of it goes in before the first taste; absent where all of it does. */
+  readonly firstG?: Grams;
   readonly densityGPerMl: Density | undefined;
 }
 
@@ -116,12 +119,14 @@ export interface Card {
  *
  * @param kitchen   what it is walked in: the kitchen it was kept in, or that of today
  * @param intervals 90 % limits step by step; empty where nobody has worked them out
+ * @param times     how many times the recipe this size is
  */
 export function cardOf(
   document: FormulaDocument,
   kitchen: Kitchen,
   intervals: readonly StepIntervals[] = [],
   walked: Walk = walk(document, kitchen),
+  times = 1,
 ): Card {
   const label = labelOf(walked);
   const left = shareLeft(walked);
@@ -136,7 +141,9 @@ export function cardOf(
     portionG: g(document.portionG),
     portions: Math.floor(walked.finishedG / document.portionG),
     problems: walked.problems.map(problem => problem.message),
-    steps: document.steps.map((_, i) => stepOf(document, i, walked.states[i], intervals[i])),
+    steps: document.steps.map((_, i) =>
+      stepOf(document, i, walked.states[i], intervals[i], firstDoses(walked, i, times)),
+    ),
     marks: walked.states.flatMap(markOf),
     label: {
       allergens: label.known ? label.allergens.map(a => ALLERGENS[a]) : null,
@@ -160,6 +167,7 @@ function stepOf(
   index: number,
   state: StateAfterStep | undefined,
   interval: StepIntervals | undefined,
+  firstOf: ReadonlyMap<string, Grams>,
 ): CardStep {
   const step = document.steps[index] as FormulaDocument["steps"][number];
   const kind = kindOf(step);
@@ -173,7 +181,7 @@ function stepOf(
     question: step.question,
     cue: step.cue ?? kind.cue,
     cautions: state ? cautionsAt(state) : kind.cautions(step),
-    lines: state?.lines.map(line => lineOf(document, state, line)) ?? [],
+    lines: state?.lines.map(line => lineOf(document, state, line, firstOf.get(line.lineId))) ?? [],
     goesIn: state?.computed.filter(c => c.way === "in") ?? [],
     durationS: state?.durationS ?? null,
     stop:
@@ -184,6 +192,19 @@ function stepOf(
   };
 }
 
+/** What of the lines of a step goes in before the first taste: of those where it is not all. */
+function firstDoses(walked: Walk, index: number, times: number): ReadonlyMap<string, Grams> {
+  const state = walked.states[index];
+  const wholeG = Math.max(0, ...walked.states.slice(index).map(s => s.massG));
+  return new Map(
+    state?.lines.flatMap(line => {
+      const source = state.sources.get(line.lineId);
+      const first = source && firstDose(source, line.massG, wholeG, times);
+      return first ? [[line.lineId, g(first.massG)] as const] : [];
+    }) ?? [],
+  );
+}
+
 /** Less trim than this is none. */
 const LEAST_TRIM_G = 0.5;
 
@@ -191,6 +212,7 @@ function lineOf(
   document: FormulaDocument,
   state: StateAfterStep,
   line: StateAfterStep["lines"][number],
+  firstG: Grams | undefined,
 ): CardLine {
   const amount = state.step.lines.find(l => l.id === line.lineId)?.amount;
   const source = state.sources.get(line.lineId);
@@ -201,6 +223,7 @@ function lineOf(
     ...(line.purchasedG - line.massG > LEAST_TRIM_G && { purchasedG: line.purchasedG }),
     relation: amount ? relationInWords(amount, namesIn(document, state)) : "",
     assumed: line.certainty === "assumed",
+    ...(firstG !== undefined && { firstG }),
     densityGPerMl: source && densityOf(source),
   };
 }

@@ -119,6 +119,7 @@ export const scale = defineSum({
         plainG: z.number(),
         oursG: z.number(),
         roundedG: z.number(),
+        firstDoseG: z.number().optional(),
         reason: z.string().optional(),
       }),
     ),
@@ -155,12 +156,13 @@ export const scale = defineSum({
           factor,
           batches,
           finishedG: finished.oursG * batches,
-          lines: lines.map(({ name, originalG, plainG, oursG, roundedG, reason }) => ({
+          lines: lines.map(({ name, originalG, plainG, oursG, roundedG, firstDoseG, reason }) => ({
             name,
             originalG,
             plainG,
             oursG,
             roundedG,
+            ...(firstDoseG !== undefined && { firstDoseG }),
             ...(reason && { reason }),
           })),
         },

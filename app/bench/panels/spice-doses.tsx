@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { type Walk, firstDoseShare, scaleClassOf } from "~/core/formula";
+import type { Walk } from "~/core/formula";
+import { firstDose, scaleClassOf } from "~/core/laws/seasoning";
 import { g, printMass, printNumber } from "~/core/ground/quantity";
 import { readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
@@ -7,13 +8,16 @@ import { TypedField } from "../../ui/typed-field";
 /** Strong things for more of the sauce: plain multiplication, and how much of it goes in before the first taste. */
 export function SpiceDoses({ walked }: { walked: Walk }) {
   const [times, setTimes] = useState(6);
-  const share = firstDoseShare(times);
+  const wholeG = Math.max(0, ...walked.states.map(state => state.massG));
   const strong = walked.states.flatMap(state =>
-    state.lines.filter(l => {
+    state.lines.flatMap(l => {
       const source = state.sources.get(l.lineId);
-      return source && l.massG > 0 && scaleClassOf(source) === "strong";
+      if (!source || l.massG <= 0 || scaleClassOf(source) !== "strong") return [];
+      const massG = l.massG * times;
+      return [{ ...l, massG, first: firstDose(source, massG, wholeG * times, times) }];
     }),
   );
+  const reasons = [...new Set(strong.flatMap(l => l.first?.why ?? []))];
   return (
     <div role="group" aria-label="Strong things, for more of it" className="mt-6 max-w-xl text-sm">
       <h3 className="font-semibold">Strong things, for more of it</h3>
@@ -35,20 +39,18 @@ export function SpiceDoses({ walked }: { walked: Walk }) {
                   <th scope="row" className="py-1 text-left font-normal">
                     {l.name}
                   </th>
-                  <td className="text-right text-faded">{printMass(g(l.massG * times))} multiplied</td>
+                  <td className="text-right text-faded">{printMass(g(l.massG))} multiplied</td>
                   <td className="pl-3 text-right font-semibold">
-                    {printMass(g(l.massG * times * share))} first
+                    {printMass(g(l.first?.massG ?? l.massG))} {l.first ? "first" : "at once"}
                   </td>
                 </tr>
               ))}
             </tbody>
           </table>
           <p className="mt-1 text-faded">
-            {share < 1
-              ? `${printNumber(100 * share)} % goes in, then taste: strong things add up faster than the pot grows.`
-              : times < 0.5
-                ? "Weigh to 0.1 g; a little of it is soon too much."
-                : "Up to twice the recipe it is simply multiplied."}
+            {times < 0.5
+              ? "Weigh to 0.1 g; a little of it is soon too much."
+              : reasons.join(" ") || "Up to twice the recipe it is simply multiplied."}
           </p>
         </>
       )}

@@ -4,7 +4,7 @@ import type { Kitchen } from "../walk/kitchen";
 import { walk } from "../walk/walk";
 import type { Walk } from "../walk/walked";
 import { WalkCache } from "../walk/walk-cache";
-import { scaleClassOf } from "./doses";
+import { scaleClassOf } from "../../laws/seasoning";
 import type { Fitted } from "./fit";
 import { withLineMass } from "./multiply";
 

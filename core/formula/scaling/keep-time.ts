@@ -6,7 +6,7 @@ import type { Kitchen } from "../walk/kitchen";
 import { type Step, kindOf } from "../steps";
 import { walk } from "../walk/walk";
 import type { Walk } from "../walk/walked";
-import { scaleClassOf } from "./doses";
+import { scaleClassOf } from "../../laws/seasoning";
 import { type Fitted, SPLITS, begin } from "./fit";
 import { multiply, withLineMass } from "./multiply";
 import { LEAST_CORRECTION } from "./scaled";

@@ -8,7 +8,7 @@ import type { Kitchen } from "../walk/kitchen";
 import { kindOf } from "../steps";
 import type { StateAfterStep } from "../walk/walked";
 import type { Walk } from "../walk/walked";
-import { type ScaleClass, firstDoseShare, scaleClassOf } from "./doses";
+import { type ScaleClass, firstDose, scaleClassOf } from "../../laws/seasoning";
 import { BOWL_FILL, bowlBatches } from "./evaporation";
 import type { Fitted } from "./fit";
 import { roundToScales } from "./rounding";
@@ -33,20 +33,17 @@ export function report(made: {
   );
   const relations = new Map(linesOf(fitted.document).map(line => [line.id, line.amount.kind] as const));
   const warnings: Warning[] = [...made.warnings, ...fitted.warnings, ...rounded.warnings];
+  const wholeG = Math.max(0, ...fitted.walked.states.map(s => s.massG));
   const lines = ours.map((line, i): ScaledLine => {
     const originalG = before.find(l => l.lineId === line.lineId)?.massG ?? 0;
     const ingredient = fitted.walked.states.find(s => s.lines.includes(line))?.sources.get(line.lineId);
     const kind = ingredient ? scaleClassOf(ingredient) : "solid";
-    const share = kind === "salt" || kind === "strong" ? firstDoseShare(each) : 1;
+    const first = ingredient ? firstDose(ingredient, line.massG, wholeG, each) : null;
     const own = fitted.reasons.get(line.lineId);
     const moved = Math.abs(line.massG / (each * originalG || 1) - 1) > LEAST_CORRECTION;
     const follows =
       moved && (kind === "salt" || !own) ? followsWhat(relations.get(line.lineId), kind) : undefined;
-    const firstDose =
-      share < 1
-        ? "Strong things add up faster than the pot grows: this much first, the rest by taste, logged."
-        : undefined;
-    const reason = [own, follows, firstDose].filter(Boolean).join(" ") || undefined;
+    const reason = [own, follows, first?.why].filter(Boolean).join(" ") || undefined;
     return {
       lineId: line.lineId,
       name: line.name,
@@ -54,7 +51,7 @@ export function report(made: {
       plainG: originalG * each,
       oursG: line.massG,
       roundedG: rounded.masses[i] ?? line.massG,
-      ...(share < 1 && { firstDoseG: line.massG * share }),
+      ...(first && { firstDoseG: first.massG }),
       ...(reason && { reason }),
     };
   });

@@ -2,7 +2,6 @@ import { describe, expect, test } from "vitest";
 import { valueOf } from "../../ground/result";
 import {
   bowlBatches,
-  firstDoseShare,
   largestRemainder,
   openKitchen,
   portionsOf,
@@ -11,6 +10,7 @@ import {
   scaleFormula,
   walk,
 } from "..";
+import { firstDoseShare } from "../../laws/seasoning/first-dose";
 import { DEMO_FORMULAS } from "../../../demo/formulas";
 import { DEMO_KITCHEN } from "../../../demo/kitchen";
 import { NOMINAL_FACTS } from "../../ground/facts";

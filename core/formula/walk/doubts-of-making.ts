@@ -5,6 +5,7 @@ import { liquorMass, massOfPools, potMass, volumeAt20 } from "../../things/pot";
 import { strongDoubt } from "../../things/larder";
 import { INTENSITY } from "../document/served-as";
 import type { FormulaDocument } from "../document/document";
+import { firstDose } from "../../laws/seasoning";
 import { FAT_SETS_C } from "../steps/degrease";
 import { eatenShare } from "./eaten";
 import type { StateAfterStep } from "./walked";
@@ -96,7 +97,16 @@ export function strongDoses(states: readonly StateAfterStep[], i: number): reado
   return state.lines.flatMap(line => {
     const ingredient = state.sources.get(line.lineId);
     const doubt = ingredient && strongDoubt(ingredient, line.massG, most);
-    return doubt ? [doubt] : [];
+    if (doubt) return [doubt];
+    const first = ingredient && firstDose(ingredient, line.massG, most);
+    return first
+      ? [
+          {
+            code: "FIRST_DOSE",
+            message: `${line.name}: ${printMass(g(first.massG))} of ${printMass(line.massG)} first. ${first.why}`,
+          },
+        ]
+      : [];
   });
 }
 

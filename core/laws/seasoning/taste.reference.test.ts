@@ -1,9 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { NOMINAL_FACTS } from "../../ground/facts";
 import { valueOf } from "../../ground/result";
+import { REFERENCE_BY_ID } from "../../things/larder";
 import {
   balanceOf,
   correctives,
+  firstDose,
   finishingAcid,
   gastrique,
   halfFirst,
@@ -13,6 +15,7 @@ import {
 } from ".";
 
 const F = NOMINAL_FACTS;
+const SPICE = REFERENCE_BY_ID.get("cayenne") as NonNullable<ReturnType<typeof REFERENCE_BY_ID.get>>;
 /** Source of the rows: docs/models.md "Balance", "Gastrique". */
 describe("taste against its check rows (F-5 to F-11)", () => {
   it("F-5 citric 0.40 → 0.25 % by soda: 1.968 g, over 1 g a kilogram: 1.0 g, 0.324 % left", () => {
@@ -73,6 +76,13 @@ describe("acceptance examples of seasoning", () => {
     expect(r.broughtG).toBeCloseTo(10.8, 10);
     expect(r.saltG).toBe(0);
     expect(r.acidG).toBeCloseTo(26, 10);
+  });
+  it("C120 10 g of white pepper in 6 kg: 5 g first; a trace goes in at once, cayenne at × 6 all but a twelfth", () => {
+    const named = (name: string) => ({ ...SPICE, name });
+    expect(firstDose(named("white pepper, ground"), 10, 6000)?.massG).toBe(5);
+    expect(firstDose(named("white pepper, ground"), 4, 6000)).toBeNull();
+    expect(firstDose(named("cayenne"), 18, 20_000, 6)?.massG).toBeCloseTo(16.57, 2);
+    expect(firstDose(named("caraway"), 18, 6000)).toBeNull();
   });
   it("C120 10 g of pepper: 5 g, then taste", () => expect(halfFirst(10)).toBe(5));
   it("C123 bitter in 5.6 kg: 6.7 g of sugar", () => {

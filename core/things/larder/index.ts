@@ -29,7 +29,7 @@ export {
 export { type Found, findIngredient, ingredientCalled, letterDistance, plainName } from "./find";
 export { type Weighed, readMeasure } from "./measures";
 export { savourOf } from "./savour";
-export { type Doubt, checkIngredient, saltDoubt, strongDoubt } from "./plausible";
+export { type Doubt, checkIngredient, isPotent, saltDoubt, strongDoubt } from "./plausible";
 export { REFERENCE_BY_ID, REFERENCE_LARDER } from "./reference";
 export { type Nutrition, nutritionOf } from "./nutrition";
 export { checkPrice } from "./price";

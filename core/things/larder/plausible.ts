@@ -45,6 +45,10 @@ const STRONG: readonly (readonly [name: RegExp, mostGPerKg: number])[] = [
   [/xanthan/, 6],
 ];
 
+/** Ground and potent: a gram too much of it spoils, and no hand takes it out again. What is whole is lifted out. */
+const POTENT = /^nutmeg|^mace\b|cayenne|(?:white|ground) pepper|saffron/;
+export const isPotent = ({ name }: Pick<Ingredient, "name">): boolean => POTENT.test(name);
+
 /**
  * Whether a dose of a strong spice or binder can be meant.
  * @example 6 g of nutmeg in a litre: 1.5 g is the most

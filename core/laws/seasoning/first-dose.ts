@@ -1,4 +1,5 @@
-import type { Ingredient } from "../../things/larder";
+import { STRONG_FROM_PCT, halfFirst } from "./doses";
+import { type Ingredient, isPotent } from "../../things/larder";
 
 /** How a line scales. */
 export type ScaleClass = "salt" | "strong" | "liquid" | "fat" | "thickener" | "solid";
@@ -40,3 +41,36 @@ const FULL_UP_TO = 2;
  */
 export const firstDoseShare = (factor: number): number =>
   factor <= FULL_UP_TO ? 1 : Math.max(LEAST_FIRST, 1 - PER_DOUBLING * Math.log2(factor / FULL_UP_TO));
+
+/** What of a dose goes in before the first taste, and why. */
+export interface FirstDose {
+  readonly massG: number;
+  readonly why: string;
+}
+
+/**
+ * The one rule for what can be added and never taken out; `null` where all of it goes in at once.
+ *
+ * Salt and strong things grow slower than the pot; of a potent spice that is more than a trace, half goes in first.
+ * @param wholeG what it seasons, g · @param times how many times the recipe
+ * Source: docs/models.md "Scaling", step 4; the half: common practice, no source.
+ * @example 18 g cayenne at × 6 in 20 kg → 16.6 g; 10 g white pepper in 6 kg → 5 g
+ */
+export function firstDose(
+  ingredient: Ingredient,
+  massG: number,
+  wholeG: number,
+  times = 1,
+): FirstDose | null {
+  if (massG <= 0) return null;
+  if (isPotent(ingredient) && massG >= (STRONG_FROM_PCT / 100) * wholeG)
+    return { massG: halfFirst(massG), why: "It cannot be taken out again: half of it first, then taste." };
+  const kind = scaleClassOf(ingredient);
+  const share = kind === "salt" || kind === "strong" ? firstDoseShare(times) : 1;
+  return share < 1
+    ? {
+        massG: massG * share,
+        why: "Strong things add up faster than the pot grows: this much first, the rest by taste, logged.",
+      }
+    : null;
+}
