@@ -84,7 +84,7 @@ export { type FormulaMoved, type Moved, brandChange, formulasUsing } from "./com
 export { type WorkedOut, takeSum } from "./document/take-sum";
 export { atSize } from "./scaling/at-size";
 export { withLineMass } from "./scaling/multiply";
-export { BOWL_FILL, bowlBatches, scaleEvaporation } from "./scaling/evaporation";
+export { scaleEvaporation } from "./scaling/evaporation";
 export { largestRemainder, resolutionOf, roundToScales } from "./scaling/rounding";
 export {
   type ScalePolicy,

@@ -56,27 +56,3 @@ export function scaleEvaporation(
     minutes: base.minutes,
   });
 }
-
-/** How full a bowl may be that grows or splashes. Common practice, no source. */
-export const BOWL_FILL = 0.6;
-
-/**
- * Batches when a bowl takes only so much.
- * @param growth litres a kg becomes in the bowl, over what it was; 1 where it does not grow
- * @errors as `checkNumber`
- * Source: docs/models.md "Scaling", step 5. @example 6 l in a 5 l bowl → 2 of 3 l
- */
-export function bowlBatches(
-  volumeMl: number,
-  bowlMl: number,
-  growth = 1,
-): Result<{ count: number; eachMl: number }> {
-  const problems = [
-    ...checkNumber(volumeMl, "volumeMl", "The volume"),
-    ...checkNumber(bowlMl, "bowlMl", "The bowl", { min: 1, unit: "ml" }),
-    ...checkNumber(growth, "growth", "How it grows", { min: 1, max: 10 }),
-  ];
-  if (problems.length) return refuse(...problems);
-  const count = Math.max(1, Math.ceil((volumeMl * growth) / (BOWL_FILL * bowlMl) - 1e-9));
-  return ok({ count, eachMl: volumeMl / count });
-}

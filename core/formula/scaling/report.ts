@@ -9,7 +9,6 @@ import { kindOf } from "../steps";
 import type { StateAfterStep } from "../walk/walked";
 import type { Walk } from "../walk/walked";
 import { type ScaleClass, firstDose, scaleClassOf } from "../../laws/seasoning";
-import { BOWL_FILL, bowlBatches } from "./evaporation";
 import type { Fitted } from "./fit";
 import { roundToScales } from "./rounding";
 import { LEAST_CORRECTION, type Scaled, type ScaledLine, type ScaledStep } from "./scaled";
@@ -141,15 +140,9 @@ function loads(state: StateAfterStep, kitchen: Kitchen, warnings: Warning[]): st
       ? `${count} loads of the ${jar.name.toLowerCase()}, ${printNumber(volume / count)} ml each${hot ? ", hot" : ""}.`
       : undefined;
   }
-  if (step.kind === "emulsify" && state.vessel) {
-    const bowl = bowlBatches(volume, geometryOfVessel(state.vessel).capacityMl);
-    if (bowl.ok && bowl.value.count > 1) {
-      warnings.push({
-        code: "BOWL_BATCHES",
-        message: `${state.vessel.name} takes ${printNumber(100 * BOWL_FILL)} % of itself: beat ${bowl.value.count} batches of ${printNumber(bowl.value.eachMl / 1000, 2)} l.`,
-      });
-      return `${bowl.value.count} bowls.`;
-    }
+  if (step.kind === "emulsify" && state.says) {
+    warnings.push({ code: "BOWL_BATCHES", message: `Beat it ${state.says}.` });
+    return `Beaten ${state.says}.`;
   }
   return undefined;
 }

@@ -1,7 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { valueOf } from "../../ground/result";
 import {
-  bowlBatches,
   largestRemainder,
   openKitchen,
   portionsOf,
@@ -10,6 +9,7 @@ import {
   scaleFormula,
   walk,
 } from "..";
+import { bowlBatches } from "../../things/vessel";
 import { firstDoseShare } from "../../laws/seasoning/first-dose";
 import { DEMO_FORMULAS } from "../../../demo/formulas";
 import { DEMO_KITCHEN } from "../../../demo/kitchen";

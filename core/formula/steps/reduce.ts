@@ -31,6 +31,7 @@ import { burner as burnerField, end, opening, openingIfAny, timeIfAny, vessel } 
 import {
   addLines,
   inField,
+  isMilky,
   atTemperature,
   bystanders,
   displacedIn,
@@ -247,7 +248,7 @@ function placeFor(context: StepContext<Told>, pot: PotState, goal: EndPoint): Re
     startMl: start,
     endMl: ml(left * volumeMlOf(pot.liquor, HOT_C) + displaced),
     foams: foamsUp(pot.liquor),
-    milk: massOfPools(pot.natures.milkDry) > MILKY * massOfPools(pot.liquor),
+    milk: isMilky(pot),
     binds: pot.natures.starches.length > 0 || massOfPools(pot.natures.pureeDry) > 0,
     endSolids: solidsAt(pot, left),
     vessels: stays ? [stays] : context.vessels.filter(v => !v.closed && (v.use === "pot" || v.use === "pan")),
@@ -270,8 +271,6 @@ const FAT_G_PER_ML = 0.9;
 
 const HOT_C = 95;
 const STILL_COLD_C = 30;
-/** Milk solids from which a liquor behaves as cream, as a share of it. Our estimate. */
-const MILKY = 0.01;
 
 /** What is dissolved, as a share of the liquor once so much of it is left. */
 function solidsAt({ liquor }: PotState, left: number): number {

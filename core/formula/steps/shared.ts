@@ -39,6 +39,7 @@ import type { FactValues } from "../../ground/facts";
 import {
   type Heap,
   type Vessel,
+  bySize,
   displacedMl,
   geometryOfVessel,
   smallestForLiquid,
@@ -244,8 +245,14 @@ export const thenCourse = (first: Cooked, second: Cooked): Cooked => ({
 /** A vessel may be filled this far before a cook takes the next one. Common practice, no source. */
 const FILLED_AT_MOST = 0.85;
 
-const takes = (vessel: Vessel, pot: PotState, facts: FactValues): boolean =>
-  filledMl(pot, facts) <= FILLED_AT_MOST * geometryOfVessel(vessel).capacityMl;
+/** Milk solids from which a liquor rises and breaks as milk and cream do, as a share of it. Our estimate. */
+const MILKY = 0.01;
+/** To a gram of fat: cream has twice as much, butter a third. */
+const MILKY_PER_FAT = 0.08;
+export function isMilky({ liquor, floatFatG, natures }: PotState): boolean {
+  const milkG = massOfPools(natures.milkDry);
+  return milkG > MILKY * massOfPools(liquor) && milkG > MILKY_PER_FAT * (liquor.fat + floatFatG);
+}
 
 /**
  * The vessel a step works in: the one named, the one at hand while it is large enough, or the smallest that takes
@@ -258,10 +265,19 @@ export function workingVessel<S>(
   uses: readonly Vessel["use"][] = ["pot", "pan"],
 ): Result<Vessel> {
   const atHand = context.vessel && uses.includes(context.vessel.use) ? context.vessel : null;
-  const usable = atHand && takes(atHand, pot, context.facts) ? atHand : null;
+  // What rises like milk stands in a pan that has room for it, as soon as it stands on the fire.
+  const rises = isMilky(pot) && !uses.includes("container");
+  const most = rises ? context.facts.fillFoam : FILLED_AT_MOST;
+  const takes = (vessel: Vessel): boolean =>
+    filledMl(pot, context.facts) <= most * geometryOfVessel(vessel).capacityMl;
+  const usable = atHand && takes(atHand) ? atHand : null;
   const named = namedVessel(context, id, usable);
   if (!named.ok) return named;
   if (named.value) return ok(named.value);
+  const roomy = rises
+    ? bySize(context.vessels.filter(v => !v.closed && uses.includes(v.use))).find(takes)
+    : undefined;
+  if (roomy) return ok(roomy);
   const fits = smallestForLiquid(
     context.vessels.filter(v => !v.closed && uses.includes(v.use)),
     filledMl(pot, context.facts),

@@ -1,7 +1,7 @@
 import type { FactId, FactValues } from "../../ground/facts";
 import type { SolidKind } from "../larder";
 import { type Grams, type Millilitres, type Millimetres, ml, mm, printNumber } from "../../ground/quantity";
-import { type Result, type Warning, ok, refuse } from "../../ground/result";
+import { type Result, type Warning, checkNumber, ok, refuse } from "../../ground/result";
 import type { Geometry } from "./geometry";
 import { type Vessel, geometryOfVessel } from "./vessel";
 
@@ -201,4 +201,28 @@ export function coverFromMeasure(
       message: `Covered by ${printNumber(depth)} mm the level stands at ${printNumber(fill)} mm; this pot is ${printNumber(geometry.heightMm)} mm deep.`,
     });
   return ok(ml(geometry.volumeAtLevel(mm(fill)) - displaced));
+}
+
+/** How full a bowl may be that grows or splashes. Common practice, no source. */
+export const BOWL_FILL = 0.6;
+
+/**
+ * Batches when a bowl takes only so much.
+ * @param growth litres a kg becomes in the bowl, over what it was; 1 where it does not grow
+ * @errors as `checkNumber`
+ * Source: docs/models.md "Scaling", step 5. @example 6 l in a 5 l bowl → 2 of 3 l
+ */
+export function bowlBatches(
+  volumeMl: number,
+  bowlMl: number,
+  growth = 1,
+): Result<{ count: number; eachMl: number }> {
+  const problems = [
+    ...checkNumber(volumeMl, "volumeMl", "The volume"),
+    ...checkNumber(bowlMl, "bowlMl", "The bowl", { min: 1, unit: "ml" }),
+    ...checkNumber(growth, "growth", "How it grows", { min: 1, max: 10 }),
+  ];
+  if (problems.length) return refuse(...problems);
+  const count = Math.max(1, Math.ceil((volumeMl * growth) / (BOWL_FILL * bowlMl) - 1e-9));
+  return ok({ count, eachMl: volumeMl / count });
 }

@@ -16,6 +16,8 @@ export {
   type Foaming,
   type Heap,
   bulkMl,
+  BOWL_FILL,
+  bowlBatches,
   bySize,
   coverFromMeasure,
   coverWith,
