@@ -31,7 +31,7 @@ export const ANSWERED: Readonly<Record<string, readonly [words: string, unit?: s
   markMm: ["mark on the stick", "mm"], massG: ["weight", "g"], meets: ["limits met"], message: ["what"], millilitres: ["volume", "ml"],
   min: ["after", "min"], mlPerHour: ["an hour", "ml"], minutes: ["takes", "min"], minutesAtRef: ["at the reference", "min"], minutesAtRefLow: ["at the reference, at least", "min"],
   minutesPerFold: ["minutes a fold", "min"], mismatch: ["the two differ by", "°C"], mixC: ["mixed", "°C"], mostAtOnceG: ["most at once", "g"],
-  times: ["times as fast"], name: ["what"], nowMin: ["the figure now", "min"], needG: ["needed", "g"], needMl: ["needed", "ml"], netG: ["trimmed", "g"], oilG: ["oil", "g"], order: ["how"],
+  times: ["times as fast"], name: ["what"], nowMin: ["the figure now", "min"], nextPace: ["pace to count on next time"], needG: ["needed", "g"], needMl: ["needed", "ml"], netG: ["trimmed", "g"], oilG: ["oil", "g"], order: ["how"],
   originalG: ["was", "g"], oursG: ["ours", "g"], outlook: ["outlook"], pH: ["pH"], pace: ["pace, of what was foreseen"], parts: ["parts"],
   peakMin: ["hottest after", "min"], perLitreEffect: ["a litre then gets"], perLoadMl: ["a load", "ml"], perVessel: ["each pot"],
   pieces: ["pieces"], plainG: ["plainly times", "g"], portions: ["portions"], powderG: ["powder", "g"], pressurePa: ["air pressure", "Pa"],

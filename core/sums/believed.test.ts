@@ -28,6 +28,18 @@ describe("sums that once answered what no cook would believe", () => {
     expect(
       JSON.stringify(work("fix", { complaint: "watery", massG: 355, target: { massG: 300 } }).remedies),
     ).toContain("2.2 min"));
+  test("a glace on a full flame catches; stock, and a syrup of which the law knows nothing, do not", () => {
+    const of = {
+      startG: 500,
+      vessel: pot(240, 130),
+      heat: { burner: "gas-pro", setting: 1, overlap: 1 },
+      target: { to: 0.8 },
+    };
+    const glace = { water: 60, protein: 32, collagen: 28, other: 7, salt: 1 };
+    expect(codes("reduce", { ...of, composition: glace })).toContain("SCORCH");
+    expect(codes("reduce", { ...of, liquid: "bought brown stock" })).not.toContain("SCORCH");
+    expect(codes("reduce", { ...of, composition: { water: 50, sugars: 50 } })).not.toContain("SCORCH");
+  });
   test("a tray weighed out names the figure its oven would have", () => {
     const of = { what: "veal bones", inG: 6000, ovenC: 200, minutes: 60, trays: 2 };
     const foreseen = num(work("roast-weighed", { ...of, outG: 5300 }).foreseenPct);

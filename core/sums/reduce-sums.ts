@@ -2,9 +2,16 @@ import { withFact } from "../ground/facts";
 import { z } from "zod";
 import { flameWarnings } from "../laws/alcohol";
 import type { FactValues } from "../ground/facts";
-import { type Pools, abvOf, massOfPools, volumeAt20, volumeMlOf } from "../things/pot";
+import { type Pools, type Surroundings, abvOf, massOfPools, volumeAt20, volumeMlOf } from "../things/pot";
 import { degC, ml } from "../ground/quantity";
-import { type Simulation, type TracePoint, simulateToGoal } from "../laws/reduction";
+import {
+  type Simulation,
+  type TracePoint,
+  filmSolids,
+  scorchOf,
+  scorchWarning,
+  simulateToGoal,
+} from "../laws/reduction";
 import { type Result, type Warning, ok, refuse } from "../ground/result";
 import type { Geometry } from "../things/vessel";
 import { saltAlarm } from "./alarms";
@@ -69,6 +76,7 @@ export interface Reduction {
     heatTimes?: number,
   ) => Result<Simulation>;
   readonly facts: FactValues;
+  readonly air: Surroundings;
 }
 
 /** A reduction ready to be run with other facts: the same for the sum, its interval and the tracker. */
@@ -122,7 +130,7 @@ export function reductionOf(
       trace,
     });
   };
-  return ok({ start, name: liquid.value.name, geometry, run, facts }, liquid.warnings);
+  return ok({ start, name: liquid.value.name, geometry, run, facts, air: air.value.around }, liquid.warnings);
 }
 
 const MOST_POINTS = 60;
@@ -213,8 +221,36 @@ export const reduce = defineSum({
         ...end.warnings,
         ...flameWarnings(abvOf(start)),
         ...saltAlarm((100 * liquor.salt) / endG),
+        ...catches(input.heat, liquor, temperatureC, geometry, reduction.value.air, facts),
         ...(inWatts ? [NAMEPLATE] : []),
       ],
     );
   },
 });
+
+/** Sugar beyond this share makes a syrup, of whose film the law of catching knows nothing. */
+const SYRUP = 0.3;
+
+/** Whether it catches on the bottom at the end, at the flame it was boiled down on; nothing where it is only held. */
+function catches(
+  heat: ReduceInput["heat"],
+  liquor: Pools,
+  temperatureC: number,
+  geometry: Geometry,
+  air: Surroundings,
+  facts: FactValues,
+): Warning[] {
+  const mass = massOfPools(liquor);
+  if (liquor.sugars > SYRUP * mass) return [];
+  const drive = driveOf(heat, { liquor, geometry, around: air, displacedMl: 0 }, facts);
+  if (!drive.ok || !("watts" in drive.value)) return [];
+  const base = Math.PI * (geometry.baseDiameterMm / 2000) ** 2;
+  const dairy = liquor.fat > 0 && liquor.proteinOther > 0 && liquor.sugars > 0;
+  const found = scorchOf(
+    { solids: filmSolids(liquor), mass, starch: liquor.starch, sugars: liquor.sugars, dairy },
+    temperatureC,
+    drive.value.watts / base,
+  );
+  const warning = scorchWarning(found);
+  return warning ? [warning] : [];
+}

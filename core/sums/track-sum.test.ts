@@ -33,6 +33,15 @@ describe("before anything is read", () => {
 });
 
 describe("with readings", () => {
+  test("time off the fire is no slowness, and what was seen is counted on next time", () => {
+    const readings = [reading(10, 6000), reading(40, 5580)];
+    const off = track({ readings, events: [{ min: 12, offMin: 18 }] });
+    expect(off.status).toBe("on-pace");
+    expect(track({ readings }).status).not.toBe("on-pace");
+    const slow = track({ readings: [reading(20, 5760), reading(40, 5120), reading(60, 4480)] });
+    expect(num(slow.nextPace)).toBeGreaterThan(num(slow.pace));
+    expect(num(slow.nextPace)).toBeLessThan(0.9);
+  });
   test("as foreseen: nothing moves, and the limits close in", () => {
     const two = track({ readings: [reading(20, 5600), reading(40, 4800)] });
     expect(two.status).toBe("on-pace");

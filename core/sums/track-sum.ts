@@ -3,13 +3,17 @@ import type { Estimate } from "../ground/estimate";
 import { type Pools, massOfPools, volumeMlOf } from "../things/pot";
 import {
   PACE_SPREAD,
+  NOTHING_LEARNED,
   type RateProfile,
   STATUS_WORDS,
   TRACKER_STATUSES,
   added,
+  type Tracker,
   arrival,
+  backOnFire,
   constantRate,
   heatChanged,
+  learnPace,
   massNow,
   profileOf,
   rateAt,
@@ -70,6 +74,7 @@ const trackInput = z.strictObject({
           .meta({ title: "Put in, or out", unit: "g" }),
         heat: heatField.optional(),
         lid: lidField.optional(),
+        offMin: minutes("Off the fire for").optional(),
       }),
     )
     .max(50)
@@ -93,6 +98,7 @@ export const reduceTrack = defineSum({
   output: z.strictObject({
     massG: estimateField,
     pace: z.number(),
+    nextPace: z.number(),
     readyAtMin: estimateField.nullable(),
     status: z.enum(TRACKER_STATUSES),
     events: z.array(z.strictObject({ min: z.number(), code: z.string(), message: z.string() })),
@@ -145,8 +151,9 @@ export const reduceTrack = defineSum({
         tracker = next.value;
         continue;
       }
-      const { addedG, heat: newHeat, lid } = one.event;
+      const { addedG, heat: newHeat, lid, offMin } = one.event;
       if (addedG !== undefined) tracker = added(tracker, one.atS, addedG);
+      if (offMin) tracker = backOnFire(heatChanged(tracker, one.atS), one.atS + offMin * 60);
       if (newHeat || lid) {
         const changed = modelOf(input, newHeat ?? input.heat, lid ?? input.lid, target.value, world);
         if (!changed.ok)
@@ -159,7 +166,11 @@ export const reduceTrack = defineSum({
     const sd = readings.value.at(-1)?.sdG ?? scaleSd(input.startG);
     const unbelieved = readings.value.filter(r => r.massG > input.startG + 3 * r.sdG);
     const believed = readings.value.filter(r => !unbelieved.includes(r));
-    const seen = lastSeen(input.startG, believed, input.rateGPerMin !== undefined);
+    const seen = lastSeen(
+      input.startG,
+      onTheFire(believed, input.events ?? []),
+      input.rateGPerMin !== undefined,
+    );
     const foreseen = rateAt(model.value.profile, now.value) * 60;
     const status = byTheLastReadings(statusOf(tracker, target.value, sd), seen, foreseen);
     const warnings: Warning[] = [
@@ -203,6 +214,7 @@ export const reduceTrack = defineSum({
             notes: [],
           },
           pace: tracker.pace,
+          nextPace: nextPaceOf(tracker, pace),
           readyAtMin,
           status,
           events: tracker.events.map(e => ({ min: e.atS / 60, code: e.code, message: e.message })),
@@ -218,6 +230,30 @@ export const reduceTrack = defineSum({
     );
   },
 });
+
+/** Readings by the minutes the pot stood on the fire until then. */
+const onTheFire = <R extends { readonly atS: number }>(
+  readings: readonly R[],
+  events: NonNullable<TrackInput["events"]>,
+): R[] =>
+  readings.map(r => {
+    const off = events.reduce(
+      (sum, { min, offMin = 0 }) => sum + Math.max(0, Math.min(offMin * 60, r.atS - min * 60)),
+      0,
+    );
+    return { ...r, atS: r.atS - off };
+  });
+
+/** Pace to count on next time, this pot on this burner: what was known, moved by what this run has shown. */
+const nextPaceOf = (tracker: Tracker, known: number): number =>
+  Math.exp(
+    learnPace(
+      { ...NOTHING_LEARNED, mu: Math.log(known) },
+      tracker.pace / known,
+      Math.sqrt(tracker.p22) / known,
+      Math.log(known),
+    ).mu,
+  );
 
 const solidsOf = (p: Pools): number => {
   const whole = massOfPools(p);
