@@ -36,6 +36,8 @@ export interface BenchHeaderProps {
   burnerId: string;
   onBurner: (id: string) => void;
   yieldBand: string;
+  /** So little is left that nobody meant it: the headline does not stand. */
+  little: boolean;
   timeBand: string;
   /** Id of the run that “Cook this” begins: sent twice, it is one pot. */
   newRunId: string;
@@ -48,6 +50,7 @@ export function BenchHeader({
   burnerId,
   onBurner,
   yieldBand,
+  little,
   timeBand,
   newRunId,
 }: BenchHeaderProps) {
@@ -76,7 +79,9 @@ export function BenchHeader({
         look="h-7.5 border-b-2 !border-copper bg-transparent font-display text-xl font-semibold text-copper"
       />
       <KeyFigure label="gives" band={yieldBand && `${yieldBand} l`}>
-        {walked.finishedMl > 0 && !walked.problems.length ? (
+        {little ? (
+          <span className="text-beet">almost nothing</span>
+        ) : walked.finishedMl > 0 && !walked.problems.length ? (
           <Ask of={{ ask: "yield" }} label={`Yield ${litresShown(walked.finishedMl)} litres`}>
             {litresShown(walked.finishedMl)} l
           </Ask>

@@ -25,6 +25,8 @@ import { TraceChart } from "../ui/trace-chart";
 import { useSettled } from "../ui/use-settled";
 import { useIntervals } from "../workers/use-intervals";
 import { BenchHeader } from "./bench-header";
+import { littleLeft } from "~/core/families";
+import { LittleLeftNotice } from "./little-left-notice";
 import { ConflictNotice } from "./conflict-notice";
 import { AMOUNT_VIEWS, type AmountView } from "./amount-views";
 import { intervalText } from "./interval-text";
@@ -82,6 +84,7 @@ function Bench({ drawnOn, stored, weighed, whose, newRunId }: Route.ComponentPro
   const quantity = chosen && threads.includes(chosen) ? chosen : (threads[0] ?? "mass");
   const [panel, setPanel] = useState<PanelId | null>(null);
   const last = intervals[walked.states.length - 1];
+  const little = littleLeft(document, walked);
   useBenchCommands(formula, selected, setSelected, setView);
 
   const explained = useCallback(
@@ -113,9 +116,11 @@ function Bench({ drawnOn, stored, weighed, whose, newRunId }: Route.ComponentPro
           onBurner={setBurnerId}
           yieldBand={fresh ? bandText(last?.volumeMl, 1000, walked.finishedMl < 2000 ? 2 : 1) : ""}
           timeBand={fresh ? durationBandText(last?.clockS) : ""}
+          little={little !== null}
           formulaId={stored.id}
           newRunId={newRunId}
         />
+        {little && <LittleLeftNotice little={little} formula={formula} />}
         {formula.theirs && (
           <ConflictNotice
             base={formula.base}

@@ -10,4 +10,5 @@ export {
   schoolsOf,
 } from "./family";
 export { type ChangedSchool, changeSchool } from "./change-school";
+export { type LittleLeft, littleLeft } from "./little-left";
 export { type LongSimmer, longSimmer, meansLongSimmer } from "./long-simmer";

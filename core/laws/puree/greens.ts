@@ -54,13 +54,34 @@ export const greenIndex = (temperatureC: number, pH: number, minutes: number, f:
   );
 
 /** Seconds in boiling salted water. Common practice, no source. */
-export const BLANCH_SECONDS: Readonly<Record<string, readonly [lo: number, hi: number]>> = {
+const BLANCH_SECONDS: Readonly<Record<string, readonly [lo: number, hi: number]>> = {
   "soft herbs": [10, 20],
   spinach: [30, 60],
   nettles: [30, 60],
   peas: [120, 240],
   beans: [180, 360],
+  broccoli: [90, 150],
+  asparagus: [120, 240],
+  leek: [60, 120],
+  courgette: [45, 90],
 };
+/** What would turn brown or grey: it lies in water with lemon. Common practice, no source. */
+const TURNS =
+  /cauliflower|celeriac|parsnip|salsify|potato|onion|shallot|mushroom|fennel|artichoke|celery|pear|apple|turnip/;
+/** Sweet potato is orange, and stays so. */
+const STAYS = /sweet/;
+
+/** How a vegetable keeps its colour: green is fixed in boiling water, pale is kept from turning, the rest stays as it is. */
+export type ColourKept =
+  | { readonly kind: "green"; readonly seconds: readonly [lo: number, hi: number] }
+  | { readonly kind: "pale" }
+  | { readonly kind: "stays" };
+export function colourOf(name: string): ColourKept {
+  const green = Object.entries(BLANCH_SECONDS).find(([key]) => name.includes(key.replace(/s$/, "")));
+  if (green) return { kind: "green", seconds: green[1] };
+  return { kind: TURNS.test(name) && !STAYS.test(name) ? "pale" : "stays" };
+}
+
 /** Water for a weight of greens, times; salt in it, g per litre. Common practice, no source. */
 export const BLANCH_WATER = { times: 10, saltGPerL: 15 } as const;
 

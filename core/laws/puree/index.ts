@@ -19,10 +19,10 @@ export {
 export { asSauce, liquidForPuree, solidsPerKgFor } from "./puree-texture";
 export { BLEND_VESSELS, type BlendVessel, type BlenderLoads, blenderLoads, mostFill } from "./blender-loads";
 export {
-  BLANCH_SECONDS,
   BLANCH_WATER,
   GREEN_ENOUGH,
   PALE_LEMON_G_PER_KG,
+  colourOf,
   blanchDrop,
   blanchIce,
   greenIndex,

@@ -2,9 +2,9 @@ import { describe, expect, it } from "vitest";
 import { BITTER_FROM_PCT, oilBlend, rawEggCaution } from "../emulsion";
 import { NOMINAL_FACTS } from "../../ground/facts";
 import {
-  BLANCH_SECONDS,
   PALE_LEMON_G_PER_KG,
   blanchIce,
+  colourOf,
   coldCubes,
   drainedYet,
   enrichment,
@@ -103,8 +103,13 @@ describe("acceptance examples of texture, purées and taste", () => {
   it("C109 3.76 kg: butter 20 % 752 g, cream 500 g, 626 g first", () =>
     expect(enrichment(3760, 20, 500)).toEqual({ butterG: 752, creamG: 500, firstG: 626, restG: 626 }));
   it("C111 1.8 kg of peas: 90 s lies in their minutes, about as much ice; 2.5 kg mushrooms take 12 g lemon", () => {
-    const [lo, hi] = BLANCH_SECONDS.spinach ?? [0, 0];
-    expect(lo).toBeLessThan(hi);
+    expect(colourOf("spinach")).toEqual({ kind: "green", seconds: [30, 60] });
+    for (const green of ["broccoli", "leek", "courgette", "asparagus"])
+      expect(colourOf(green).kind, green).toBe("green");
+    for (const pale of ["celeriac", "floury potato", "cauliflower"])
+      expect(colourOf(pale).kind, pale).toBe("pale");
+    for (const stays of ["carrot", "pumpkin", "red pepper, peeled", "beetroot", "sweet potato"])
+      expect(colourOf(stays).kind, stays).toBe("stays");
     expect(valueOf(blanchIce(1800, 95, 4, 0, 15)) / 1800).toBeCloseTo(1.01, 1);
     expect(2.5 * PALE_LEMON_G_PER_KG).toBeCloseTo(12, 9);
   });
