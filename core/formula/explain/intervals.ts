@@ -103,6 +103,7 @@ export function intervalsAlong(
     walk(document, withMoved(watched.kitchen, opened.facts, id, value, burnerId), {
       cache: cache.moved(id),
       found: FOUND_FOR_WIDTH,
+      plain: true,
     });
   const flat = swingIntervals(
     swung => outputs(swung ? moved(swung.key as FactId, swung.value) : nominal),

@@ -108,13 +108,18 @@ const YOLK_MAY_CURDLE_C = 85;
 const CREAM_MAY_BREAK = 0.5;
 const BROKEN: ReadonlySet<string> = new Set(["CURDLED", "CREAM_BREAKS"]);
 
+/** Whether cheese goes in at a step. */
+export const hasCheese = ({ lines }: StateAfterStep): boolean =>
+  lines.some(l => l.massG > 0 && CHEESE.test(l.name));
+
 /** Cheese in a sauce too hot for it. */
-export function cheeseTooHot(states: readonly StateAfterStep[], i: number): readonly Warning[] {
-  const state = states[i];
-  if (!state) return NONE;
-  const into = states[i - 1]?.temperatureC ?? state.temperatureC;
-  const now = state.lines.some(l => l.massG > 0 && CHEESE.test(l.name));
-  const before = states.slice(0, i).some(s => s.lines.some(l => l.massG > 0 && CHEESE.test(l.name)));
+export function cheeseTooHot(
+  state: StateAfterStep,
+  before: StateAfterStep | undefined,
+  isIn: boolean,
+): readonly Warning[] {
+  const into = before?.temperatureC ?? state.temperatureC;
+  const now = hasCheese(state);
   // Stirred in, it is as hot as the sauce was: once it is in, as hot as that gets.
   if (now && into < CHEESE_MELTS_C && state.step.kind === "add")
     return [
@@ -124,7 +129,7 @@ export function cheeseTooHot(states: readonly StateAfterStep[], i: number): read
       },
     ];
   if (now) return cheeseWarnings(Math.max(into, state.temperatureC) as Celsius);
-  return before && FRESH_OR_HEATED.has(state.step.kind) ? cheeseWarnings(hottestOf(state) as Celsius) : NONE;
+  return isIn && FRESH_OR_HEATED.has(state.step.kind) ? cheeseWarnings(hottestOf(state) as Celsius) : NONE;
 }
 const CHEESE = /\bcheese\b|parmesan|gruy/i;
 const FRESH_OR_HEATED: ReadonlySet<string> = new Set(["simmer", "reduce", "reheat", "hold", "thicken"]);

@@ -89,11 +89,9 @@ export function oilLeftFree(
 const FREE_SHARE = 0.02;
 const FREE_LEAST_G = 3;
 
-/** Strong things by their dose in what they season. */
-export function strongDoses(states: readonly StateAfterStep[], i: number): readonly Warning[] {
-  const state = states[i];
-  if (!state?.lines.length) return NONE;
-  const most = Math.max(...states.slice(i).map(s => potMass(s.pot)));
+/** Strong things by their dose in what they season: the most that ever stands in the pot with them, g. */
+export function strongDoses(state: StateAfterStep, most: number): readonly Warning[] {
+  if (!state.lines.length) return NONE;
   return state.lines.flatMap(line => {
     const ingredient = state.sources.get(line.lineId);
     const doubt = ingredient && strongDoubt(ingredient, line.massG, most);

@@ -8,6 +8,7 @@ import type { FormulaDocument } from "../document/document";
 import { eatenShare } from "./eaten";
 import {
   cheeseTooHot,
+  hasCheese,
   curdledIn,
   dangerWarning,
   partedBy,
@@ -51,15 +52,18 @@ export function doubtsAlong(
   facts: FactValues,
 ): Doubts[] {
   const warmAt = tooLongWarm(states, facts);
+  const along = lookAlong(states);
+  let known = NONE;
   return states.map((state, i) => {
     const parted = partedBy(states, i, facts);
     const curdled = curdledIn(state, facts);
+    const fresh = curdled.filter(w => !known.some(k => k.code === w.code));
+    known = curdled;
     const before = states[i - 1];
-    const known = before ? curdledIn(before, facts) : NONE;
     const warnings = joined([
       parted.warnings,
-      curdled.filter(w => !known.some(k => k.code === w.code)),
-      cheeseTooHot(states, i),
+      fresh,
+      cheeseTooHot(state, before, i > along.cheeseAt),
       thinsWhileHeld(state),
       warmAt === i ? [dangerWarning(facts)] : NONE,
       bindsWithNothing(state),
@@ -70,17 +74,40 @@ export function doubtsAlong(
       fatNotSet(before, state),
       strainedAway(document, before, state),
       tooSalty(document, states, i),
-      strongDoses(states, i),
-      saltDoses(states, i),
+      strongDoses(state, along.heaviest[i] ?? 0),
+      saltDoses(state, along.heaviest[i] ?? 0),
       modelStops(state),
       saltTooEarly(document, states, i),
-      boilOver(states, i),
+      boilOver(state, before, along.dairy[i] ?? 0),
       herbsBeforeOil(document, states, i),
       fondLost(states, i),
       i === document.steps.length - 1 ? outsideItsClass(document, state) : NONE,
     ]);
     return { warnings, broken: parted.broken || curdled.length > 0 };
   });
+}
+
+/** What several doubts ask of the whole line, found once. */
+interface Along {
+  /** The most that stands in the pot from a step on, g. */
+  readonly heaviest: readonly number[];
+  /** Milk and cream put in so far, g. */
+  readonly dairy: readonly number[];
+  /** The first step with cheese in it; none is after all of them. */
+  readonly cheeseAt: number;
+}
+
+function lookAlong(states: readonly StateAfterStep[]): Along {
+  const heaviest: number[] = Array.from(states, () => 0);
+  for (let i = states.length - 1; i >= 0; i--)
+    heaviest[i] = Math.max(heaviest[i + 1] ?? 0, potMass((states[i] as StateAfterStep).pot));
+  let dairyG = 0;
+  const dairy = states.map(({ lines }) => {
+    for (const line of lines) if (FOAMS.test(line.name)) dairyG += line.massG;
+    return dairyG;
+  });
+  const cheese = states.findIndex(hasCheese);
+  return { heaviest, dairy, cheeseAt: cheese < 0 ? states.length : cheese };
 }
 
 /** What is to be said at a step, and whether the sauce has no body any more. */
@@ -98,14 +125,12 @@ function joined(lists: readonly (readonly Warning[])[]): readonly Warning[] {
   return all;
 }
 
-const saltDoses = (states: readonly StateAfterStep[], i: number): readonly Warning[] => {
-  const state = states[i];
-  const salts = state?.lines.filter(line => isSalt(state.sources.get(line.lineId)));
-  if (!salts?.length) return NONE;
+const saltDoses = (state: StateAfterStep, mostG: number): readonly Warning[] => {
+  const salts = state.lines.filter(line => isSalt(state.sources.get(line.lineId)));
+  if (!salts.length) return NONE;
   // Oil that is beaten in later is salted with it: the dose is judged by the most that ever stands in the bowl.
-  const most = Math.max(...states.slice(i).map(s => potMass(s.pot)));
   return salts.flatMap(line => {
-    const { warning } = saltDoubt(line.massG, Math.max(0, most - line.massG));
+    const { warning } = saltDoubt(line.massG, Math.max(0, mostG - line.massG));
     return warning ? [warning] : [];
   });
 };
@@ -149,22 +174,18 @@ function saltTooEarly(
   return waits;
 }
 
-function boilOver(states: readonly StateAfterStep[], i: number): readonly Warning[] {
-  const state = states[i];
+function boilOver(
+  state: StateAfterStep,
+  before: StateAfterStep | undefined,
+  dairyG: number,
+): readonly Warning[] {
   // What was strained into a container stands on the bench, whatever is stirred into it.
-  if (!state?.vessel || state.vessel.use === "container" || placeOf(state.step) !== "fire") return NONE;
+  if (!state.vessel || state.vessel.use === "container" || placeOf(state.step) !== "fire") return NONE;
   if (state.temperatureC < BOILING_UP_C || !kindOf(state.step).steams) return NONE;
-  const dairy = states
-    .slice(0, i + 1)
-    .flatMap(s => s.lines)
-    .reduce((sum, line) => sum + (FOAMS.test(line.name) ? line.massG : 0), 0);
-  if (dairy < FOAMING_SHARE * liquorMass(state.pot)) return NONE;
+  if (dairyG < FOAMING_SHARE * liquorMass(state.pot)) return NONE;
   // The fullest moment of a step that boils down is its start.
-  const before = states[i - 1]?.pot;
-  const liquor =
-    before && before.liquor.water > state.pot.liquor.water && !state.lines.length
-      ? before.liquor
-      : state.pot.liquor;
+  const was = before?.pot.liquor;
+  const liquor = was && was.water > state.pot.liquor.water && !state.lines.length ? was : state.pot.liquor;
   const capacity = geometryOfVessel(state.vessel).capacityMl;
   const fill = volumeMlOf(liquor, state.temperatureC) / capacity;
   if (fill <= FOAM_FILL) return NONE;

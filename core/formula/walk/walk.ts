@@ -28,6 +28,8 @@ export interface WalkOptions {
   readonly path?: readonly FormulaDocument[];
   /** What earlier walks of nearly the same line worked out. */
   readonly cache?: WalkCache;
+  /** Without what only the whole line can say: for walks of which nobody reads the doubts. */
+  readonly plain?: boolean;
   /** Relative change of the yield at which amounts that look ahead count as found; `FOUND` unless less will do. */
   readonly found?: number;
 }
@@ -66,11 +68,12 @@ export function beginWalk(document: FormulaDocument, kitchen: Kitchen, options: 
     (other, where, path) => walk(other, where, { path, cache, found }),
     cache,
   );
-  if (!sources.ok) return alreadyWalked(stopped(document, [], sources.problems, [], kitchen.facts));
+  if (!sources.ok) return alreadyWalked(stopped([], sources.problems, []));
   const known = cache.sources(sources.value);
   const guess = aheadOf(document.base.massG, document.base.massG, document);
   const who = options.path === undefined ? "outermost" : document;
-  const passWith = (ahead: Ahead) => pass(document, kitchen, known, ahead, { ...options, cache });
+  const passWith = (ahead: Ahead, plain = options.plain) =>
+    pass(document, kitchen, known, ahead, { ...options, cache, plain });
   const lookAhead = linesAhead(document);
   if (!lookAhead.length) return underWay(passWith(guess));
   const { walked, ahead } = findYield(
@@ -79,11 +82,11 @@ export function beginWalk(document: FormulaDocument, kitchen: Kitchen, options: 
     lookAhead,
     cache.ahead(who) ?? guess,
     found,
-    a => toTheEnd(passWith(a)),
-    kitchen.facts,
+    // What is only looked for on the way to the yield is nothing to have doubts about.
+    a => toTheEnd(passWith(a, true)),
   );
   if (ahead) cache.keepAhead(who, ahead);
-  return alreadyWalked(walked);
+  return alreadyWalked(options.plain ? walked : doubted(document, walked, kitchen.facts));
 }
 
 /** Walks again and again, each time with the yield the walk before came to, until it no longer moves. */
@@ -94,9 +97,9 @@ function findYield(
   guess: Ahead,
   found: number,
   walkWith: (ahead: Ahead) => Walk,
-  facts: FactValues,
 ): { readonly walked: Walk; readonly ahead: Ahead | null } {
   let ahead = guess;
+  let before: Pass | null = null;
   for (let i = 0; i < MOST_PASSES; i++) {
     const result = walkWith(ahead);
     const next = aheadOf(result.finishedMl, result.finishedG, document);
@@ -104,7 +107,9 @@ function findYield(
       what => Math.abs(next[what] - ahead[what]) <= found * Math.max(1, next[what]),
     );
     if (result.problems.length || settled) return { walked: result, ahead: settled ? ahead : null };
-    ahead = next;
+    const was = before;
+    before = { ahead, next };
+    ahead = was ? extrapolated(was, before) : next;
   }
   const [stepIndex = 0, line] = lookAhead[0] ?? [];
   const problems: Problem[] = [
@@ -115,7 +120,27 @@ function findYield(
       message: `“${line ? sources.get(line.id)?.name : "A line"}” counted on the yield grows faster than the yield does. Type a smaller amount, or grams.`,
     },
   ];
-  return { walked: stopped(document, [], problems, [], facts), ahead: null };
+  return { walked: stopped([], problems, []), ahead: null };
+}
+
+/** A guess of the yield, and the yield the walk with it came to. */
+interface Pass {
+  readonly ahead: Ahead;
+  readonly next: Ahead;
+}
+
+/** Steeper than this a yield answers to its guess too strongly to look further than the walk itself did. */
+const STEEPEST = 0.9;
+
+/** Where two walks point to: by the secant of each figure, so that the yield is found in three or four walks. */
+function extrapolated(was: Pass, now: Pass): Ahead {
+  const of = (what: keyof Ahead): number => {
+    const moved = now.ahead[what] - was.ahead[what];
+    const slope = moved === 0 ? 0 : (now.next[what] - was.next[what]) / moved;
+    const towards = now.next[what] - now.ahead[what];
+    return Math.abs(slope) < STEEPEST ? now.ahead[what] + towards / (1 - slope) : now.next[what];
+  };
+  return { litres: of("litres"), kg: of("kg"), portions: of("portions") };
 }
 
 const alreadyWalked = (walked: Walk): Walking => ({ at: index => walked.states[index], whole: () => walked });
@@ -158,26 +183,32 @@ const linesAhead = (document: FormulaDocument): [number, Line][] =>
   );
 
 function stopped(
-  document: FormulaDocument,
   states: readonly StateAfterStep[],
   problems: readonly Problem[],
   ingredients: readonly Ingredient[],
-  facts: FactValues,
 ): Walk {
   const last = states.at(-1);
-  const doubts = doubtsAlong(document, states, facts);
   return {
-    states: states.map((state, i) => {
-      const more = doubts[i];
-      return more && (more.warnings.length || more.broken)
-        ? withDoubts(state, more.warnings, more.broken)
-        : state;
-    }),
+    states,
     problems,
     finishedMl: last ? productVolume(last.pot) : (0 as Millilitres),
     finishedG: last ? productMass(last.pot) : g(0),
     totalS: last?.clockS ?? s(0),
     ingredients,
+  };
+}
+
+/** A walk with what only the whole line can say of each step. */
+function doubted(document: FormulaDocument, walked: Walk, facts: FactValues): Walk {
+  const doubts = doubtsAlong(document, walked.states, facts);
+  return {
+    ...walked,
+    states: walked.states.map((state, i) => {
+      const more = doubts[i];
+      return more && (more.warnings.length || more.broken)
+        ? withDoubts(state, more.warnings, more.broken)
+        : state;
+    }),
   };
 }
 
@@ -198,8 +229,10 @@ function* pass(
   let clock = 0;
   let cost = 0;
   const servedC = servedAtC(document);
-  const end = (problems: readonly Problem[]) =>
-    stopped(document, states, problems, [...used.values()], kitchen.facts);
+  const end = (problems: readonly Problem[]): Walk => {
+    const walked = stopped(states, problems, [...used.values()]);
+    return options.plain ? walked : doubted(document, walked, kitchen.facts);
+  };
   for (const [index, step] of document.steps.entries()) {
     const field = `steps.${index}`;
     options.onStep?.(index);

@@ -71,11 +71,14 @@ const SHORTEST_STEP_S = 0.25;
 const LONGEST_STEP_S = 60;
 /** After hours over a small flame nothing changes in minutes. */
 const LONGEST_STEP_LATE_S = 480;
-/** A run of the foreseen length takes 150–230 steps; one that takes longer takes longer steps. */
+/** On a flame a run of the foreseen length takes 60–90 steps; held at a temperature it changes evenly, and fewer do. */
+const STEPS_ON_A_FLAME = 60;
+const STEPS_OF_A_HOLD = 40;
+/** A run that takes longer than foreseen takes longer steps. */
 const STEPS_BEFORE_GROWING = 400;
 const STEPS_BETWEEN_GROWING = 100;
-/** What is held for days changes slowly: its steps are longer from ten hours on. */
-const STEPS_OF_A_HOLD = 600;
+/** What boils for days changes slowly: its steps are longer from ten hours on. */
+const STEPS_OF_A_LONG_TIME = 600;
 /** No wish keeps a kitchen waiting: what takes more steps than this is refused, with what would work. */
 const MOST_STEPS = 1500;
 /** A pot that warms or boils away slower than this share of what it would need will not get there. */
@@ -85,7 +88,7 @@ const HOPELESS = 0.3;
  * Boils or simmers a liquor down: one energy balance for a flame too small to boil, for the boil, and for a held
  * temperature.
  *
- * Method: Heun steps of t/150 (0.25–60 s; longer ones from the 400th on) over water, ethanol, volatile acid and
+ * Method: Heun steps of t/60, held t/40 (0.25–60 s on a flame; longer ones from the 400th on) over water, ethanol, volatile acid and
  * temperature, shortened at the onset of boiling and at the goal; at most 1 500 of them. Deterministic; halving the step
  * moves the end by less than 0.05 %.
  *
@@ -183,8 +186,10 @@ function stepSize(input: SimulationInput, pan: Pan, most: number, measure: numbe
     const rate = slopes ? slopes.w + slopes.e : Math.max(50, "watts" in drive ? drive.watts : 0) / 2257;
     estimate = rate > 0 ? steam / rate : most;
   }
-  const longest = goal === "time" ? Math.max(LONGEST_STEP_S, most / STEPS_OF_A_HOLD) : LONGEST_STEP_S;
-  return Math.min(longest, Math.max(SHORTEST_STEP_S, Math.min(estimate, most) / 150));
+  const foreseen = Math.min(estimate, most);
+  if ("holdC" in drive) return Math.max(SHORTEST_STEP_S, foreseen / STEPS_OF_A_HOLD);
+  const longest = goal === "time" ? Math.max(LONGEST_STEP_S, most / STEPS_OF_A_LONG_TIME) : LONGEST_STEP_S;
+  return Math.min(longest, Math.max(SHORTEST_STEP_S, foreseen / STEPS_ON_A_FLAME));
 }
 
 function run(input: SimulationInput): Result<Simulation> {
