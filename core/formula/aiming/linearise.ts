@@ -16,6 +16,8 @@ const WEIGHT: Readonly<Record<string, number>> = { salt: 10, body: 8, fat: 5, ac
 /** A line with next to nothing in it may still grow to this share of the batch. */
 export const FROM_NOTHING = 0.05;
 const STEP = 0.01;
+/** How near the programme brings a yield, as a share of it. */
+const YIELD_TO = 1e-4;
 /** How far one round may move a line: the walk is only nearly linear. */
 const TRUST = 3;
 
@@ -97,8 +99,9 @@ export function linearise(
         id: target.what,
         label: `${printMass(g(wanted))} finished`,
         coefficients,
-        min: wanted - constant,
-        max: wanted - constant,
+        // To the tenth of a thousandth: a row that leaves no room at all is lost to rounding.
+        min: wanted * (1 - YIELD_TO) - constant,
+        max: wanted * (1 + YIELD_TO) - constant,
         offset: constant,
       });
     } else if (target.what === "cost") {
