@@ -1,6 +1,14 @@
 import { gramsOfAcid } from "../../laws/emulsion";
 import { standingIn } from "../../laws/puree";
-import { ACID_IDS, type AcidId, type SauceState, YOLK_FAT } from "../../laws/texture";
+import {
+  ACID_IDS,
+  type AcidId,
+  SERVED_HOT_C,
+  type SauceState,
+  YOLK_FAT,
+  bareBody,
+  breaksAtC,
+} from "../../laws/texture";
 import type { FactValues } from "../../ground/facts";
 import { type PotState, massOfPools, poolsOfNatures, subtractPools } from "../../things/pot";
 
@@ -26,6 +34,20 @@ export function acidsOf(pot: PotState): Partial<Record<AcidId, number>> {
 export function settingFat({ liquor, floatFatG, natures }: PotState): number {
   const all = liquor.fat + floatFatG;
   return all > 0 ? liquor.fat * Math.min(1, natures.settingFatG / all) : 0;
+}
+
+/** Fat that milk solids stand for in cream, g to a gram. Source: composition of cream, from memory. */
+const CREAM_FAT_PER_MILK = 6.25;
+
+/**
+ * Where the butter or oil beaten into a liquor parts, °C. The fat of cream is held by its own protein and bears the
+ * boil: only what came besides it counts.
+ */
+export function fatPartsAtC(pot: PotState, facts: FactValues): number {
+  const { fatVolume } = bareBody(sauceOf(pot, facts), SERVED_HOT_C, facts);
+  const fat = pot.liquor.fat;
+  const ofCream = Math.min(fat, CREAM_FAT_PER_MILK * massOfPools(pot.natures.milkDry));
+  return breaksAtC(fat > 0 ? (fatVolume * (fat - ofCream)) / fat : 0);
 }
 
 /**

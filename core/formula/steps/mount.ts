@@ -1,8 +1,7 @@
 import { emulsify, liquorMass, potMass } from "../../things/pot";
 import { degC, minutes } from "../../ground/quantity";
 import { type Warning, ok, refuse } from "../../ground/result";
-import { SERVED_HOT_C, bareBody, breaksAtC } from "../../laws/texture";
-import { sauceOf } from "./as-sauce";
+import { fatPartsAtC } from "./as-sauce";
 import { defineStep, missingVessel, outcome, takenOut } from "./kind";
 import { time } from "./field";
 import { addLines, atTemperature, letStand, workingVessel } from "./shared";
@@ -61,10 +60,9 @@ export const mount = defineStep({
     const working = workingVessel(context, pot.value, undefined, ["pan", "pot", "container"]);
     if (!working.ok) return working;
     const vessel = working.value;
-    const { fatVolume } = bareBody(sauceOf(pot.value, facts), SERVED_HOT_C, facts);
     // Piece by piece over a low flame: the cold of the butter is given back as it goes in.
     const t = context.pot.temperatureC;
-    const keptC = Math.min(t, MOUNTED_C, breaksAtC(fatVolume) - UNDER_BREAK_K);
+    const keptC = Math.min(t, MOUNTED_C, fatPartsAtC(pot.value, facts) - UNDER_BREAK_K);
     const mounted = atTemperature(pot.value, degC(Math.max(pot.value.temperatureC, keptC)));
     const warnings: Warning[] =
       t < LUMPS_BELOW_C

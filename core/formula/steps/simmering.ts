@@ -233,8 +233,12 @@ export function simmerAlong<S>(
 
   const bulk = mm(heapMm(rawHeap, wholeS / 3600));
   const level = levelIn(pot, vessel, facts) ?? mm(0);
-  // Under a lid vegetables and fruit soften in their own steam.
-  if (pot.solids.length && (stands || how.lid !== "on") && level < bulk - SHOWS_MM) {
+  // Under a lid vegetables and fruit soften in their own steam; shells open in it.
+  if (
+    pot.solids.some(part => part.kind !== "bivalves") &&
+    (stands || how.lid !== "on") &&
+    level < bulk - SHOWS_MM
+  ) {
     const lack = geometry.volumeAtLevel(bulk) - geometry.volumeAtLevel(level);
     warnings.push({
       code: "NOT_COVERED",

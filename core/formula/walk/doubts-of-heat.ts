@@ -5,7 +5,7 @@ import { type EmulsionKind, WINDOWS } from "../../laws/emulsion";
 import { SERVED_HOT_C, bareBody, bodyOf, breaksAtC } from "../../laws/texture";
 import { cheeseWarnings, holdWarnings } from "../../laws/thickening";
 import { CHEESE_MELTS_C, type PotState, massOfPools, potMass } from "../../things/pot";
-import { sauceOf } from "../steps/as-sauce";
+import { fatPartsAtC, sauceOf } from "../steps/as-sauce";
 import { WARM_FROM_C } from "./body";
 import type { StateAfterStep } from "./walked";
 
@@ -48,8 +48,7 @@ function bears(
     };
   }
   if (step.kind !== "mount") return null;
-  const { fatVolume } = bareBody(sauceOf(pot, facts), SERVED_HOT_C, facts);
-  return { upToC: breaksAtC(fatVolume), what: "butter in it" };
+  return { upToC: fatPartsAtC(pot, facts), what: "butter in it" };
 }
 
 /** An emulsion with less oil by volume than this is a thin sauce: it bears the boil. Our estimate. */
