@@ -7,6 +7,7 @@ import { useKitchenWith } from "../../kitchen/context";
 import { Button } from "../../ui/button";
 import { readMass } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
+import { useTypedEarly } from "../../ui/use-typed-early";
 import type { Route } from "./+types/from-family";
 import { DraftPreview } from "./draft-preview";
 
@@ -23,6 +24,7 @@ export default function FromFamily({ loaderData, actionData }: Route.ComponentPr
   const kitchen = useMemo(() => openKitchen(kitchenData), [kitchenData]);
   const [taken, setTaken] = useState<Readonly<Record<string, string>>>({});
   const [name, setName] = useState("");
+  const nameField = useTypedEarly<HTMLInputElement>(setName);
   const [baseG, setBaseG] = useState<number | null>(null);
   const document = useMemo(() => {
     if (!family) return null;
@@ -45,6 +47,7 @@ export default function FromFamily({ loaderData, actionData }: Route.ComponentPr
         <label className="min-w-56 grow">
           <span className="block text-xs text-faded">name of the formula</span>
           <input
+            ref={nameField}
             value={name}
             maxLength={120}
             placeholder={family.name}

@@ -5,6 +5,7 @@ import { printNumber } from "~/core/ground/quantity";
 import { LONGEST_RECIPE, formulaFromDraft, termsHeard } from "~/core/words";
 import { useKitchenWith } from "../../kitchen/context";
 import { Button } from "../../ui/button";
+import { useTypedEarly } from "../../ui/use-typed-early";
 import type { Route } from "./+types/from-words";
 import { PieceRow } from "./piece-row";
 import { type Draft, useDraft } from "./use-draft";
@@ -24,6 +25,8 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
   const kitchenData = useKitchenWith();
   const kitchen = useMemo(() => openKitchen(kitchenData), [kitchenData]);
   const [draft, change, forget] = useDraft(kitchenData);
+  const say = (text: string) => change({ type: "said", text, kitchen: kitchenData });
+  const field = useTypedEarly<HTMLTextAreaElement>(say);
   const heard = useMemo(
     () => termsHeard(draft.text.slice(0, LONGEST_RECIPE), kitchen.data.house),
     [draft.text, kitchen],
@@ -46,17 +49,12 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
               Type, paste or dictate it: what goes in, if it is listed, then a step to a line or sentence.
             </span>
             <textarea
+              ref={field}
               value={draft.text}
               rows={16}
               spellCheck={false}
               placeholder={EXAMPLE}
-              onChange={event =>
-                change({
-                  type: "said",
-                  text: event.currentTarget.value,
-                  kitchen: kitchenData,
-                })
-              }
+              onChange={event => say(event.currentTarget.value)}
               className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 leading-relaxed"
             />
           </label>

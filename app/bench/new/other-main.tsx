@@ -13,6 +13,7 @@ import { ALLERGENS, type Ingredient } from "~/core/things/larder";
 import { useKitchenWith } from "../../kitchen/context";
 import { Button } from "../../ui/button";
 import { IngredientField, IngredientNames } from "../ingredient-field";
+import { useTypedEarly } from "../../ui/use-typed-early";
 import type { Route } from "./+types/other-main";
 import { DraftPreview } from "./draft-preview";
 
@@ -36,6 +37,7 @@ export default function OtherMain({ loaderData, actionData }: Route.ComponentPro
   const [fromId, setFrom] = useState(used[0]?.id ?? "");
   const [to, setTo] = useState<Ingredient | null>(null);
   const [name, setName] = useState("");
+  const nameField = useTypedEarly<HTMLInputElement>(setName);
   const from = kitchen.ingredientById.get(fromId);
   const document = useMemo(
     () =>
@@ -82,6 +84,7 @@ export default function OtherMain({ loaderData, actionData }: Route.ComponentPro
         <label className="min-w-52 grow">
           <span className="block text-xs text-faded">name of the new formula</span>
           <input
+            ref={nameField}
             value={name}
             maxLength={120}
             placeholder={document?.name ?? ""}

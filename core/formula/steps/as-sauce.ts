@@ -38,6 +38,8 @@ export function settingFat({ liquor, floatFatG, natures }: PotState): number {
 
 /** Fat that milk solids stand for in cream, g to a gram. Source: composition of cream, from memory. */
 const CREAM_FAT_PER_MILK = 6.25;
+/** Milk solids that butter brings itself, g to a gram of its fat. */
+const BUTTER_MILK_PER_FAT = 0.025;
 
 /**
  * Where the butter or oil beaten into a liquor parts, °C. The fat of cream is held by its own protein and bears the
@@ -46,7 +48,8 @@ const CREAM_FAT_PER_MILK = 6.25;
 export function fatPartsAtC(pot: PotState, facts: FactValues): number {
   const { fatVolume } = bareBody(sauceOf(pot, facts), SERVED_HOT_C, facts);
   const fat = pot.liquor.fat;
-  const ofCream = Math.min(fat, CREAM_FAT_PER_MILK * massOfPools(pot.natures.milkDry));
+  const milk = massOfPools(pot.natures.milkDry) - BUTTER_MILK_PER_FAT * pot.natures.settingFatG;
+  const ofCream = Math.min(fat, CREAM_FAT_PER_MILK * Math.max(0, milk));
   return breaksAtC(fat > 0 ? (fatVolume * (fat - ofCream)) / fat : 0);
 }
 
