@@ -80,25 +80,6 @@ export function StepSide({
         />
       )}
       <Locks locks={locks} onLeaveOut={onLeaveOut} onOverride={onOverride} />
-      {waiting.length > 0 && (
-        <section>
-          <h2 className="text-sm font-normal text-lamp-faded">Left out before, may go in now: taste first</h2>
-          <ul className="mt-1 space-y-1.5">
-            {waiting.map(salt => (
-              <li key={salt.lineId}>
-                <button
-                  type="button"
-                  onClick={() => onAdd(salt.lineId)}
-                  className="flex min-h-14 w-full items-center justify-between gap-3 rounded-lg border-2 border-leaf bg-night-raised px-3 text-left hover:border-ember"
-                >
-                  <span>{salt.name}</span>
-                  <span className="font-bold">up to {printMass(salt.massG as never)}</span>
-                </button>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
       {(ticks.length > 0 || progress.ticked.length > 0) && (
         <ul aria-label="To tick off" className="space-y-1.5">
           {ticks.map(what => (
@@ -158,6 +139,25 @@ export function StepSide({
                     {gramsBand(spread(computed.massG, pot.band.computed[computed.what]))}
                   </span>
                 </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {waiting.length > 0 && (
+        <section>
+          <h2 className="text-sm font-normal text-lamp-faded">Left out before, may go in now: taste first</h2>
+          <ul className="mt-1 space-y-1.5">
+            {waiting.map(salt => (
+              <li key={salt.lineId}>
+                <button
+                  type="button"
+                  onClick={() => onAdd(salt.lineId)}
+                  className="flex min-h-14 w-full items-center justify-between gap-3 rounded-lg border-2 border-leaf bg-night-raised px-3 text-left hover:border-ember"
+                >
+                  <span>{salt.name}</span>
+                  <span className="font-bold">up to {printMass(salt.massG as never)}</span>
+                </button>
               </li>
             ))}
           </ul>

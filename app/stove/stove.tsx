@@ -286,7 +286,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
             className={`${STEP_BUTTON} col-span-3 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
           >
             {locked
-              ? "Locked: see what stands above"
+              ? "Locked: see above"
               : ticks.length > 0
                 ? "Tick first what stands above"
                 : !stepId

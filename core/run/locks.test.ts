@@ -34,7 +34,7 @@ describe("C66 no salt until the salty things are in", () => {
     const [lock, ...more] = locksOf(cooks(document, atSalt));
     expect(more).toEqual([]);
     expect(lock).toMatchObject({ lineId: "salt", before: "end" });
-    expect(lock?.why).toMatch(/smooth mustard still to come, and it brings salt/);
+    expect(lock?.why).toMatch(/Still to come: smooth mustard. It brings salt/);
   });
   test("left out it waits, and goes in once the mustard is: the pot holds it then", () => {
     const until = [...atSalt, leftOut, event({ kind: "step-done", stepId: "salt" })];

@@ -49,7 +49,7 @@ function saltLock(run: RunState, progress: StepProgress): Lock[] {
     .filter(line => !addedIn(progress, line.lineId))
     .map(line => ({
       what: `No ${line.name} yet`,
-      why: `${pending.join(", ")} still to come, and ${pending.length === 1 ? "it brings" : "they bring"} salt: how much more it wants shows after that.`,
+      why: `Still to come: ${pending.join(", ")}. ${pending.length === 1 ? "It brings" : "They bring"} salt: how much more it wants shows after that.`,
       before: "end",
       lineId: line.lineId,
     }));
