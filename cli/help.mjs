@@ -11,6 +11,10 @@ export function run() {
                       checks everything on a throw-away database
   ./hondaro calc NAME < input.json
                       one quick sum; calc --list names them with their fields
+  ./hondaro read FILE|- [--json] [--altitude M]
+                      what a recipe in words is understood as; --all: a JSON list of texts
+  ./hondaro walk FILE|- [--text] [--json] [--altitude M]
+                      a formula, or a recipe in words, walked step by step
   ./hondaro bench [speed|faults]
                       how fast the sums are, as ratios in one run;
                       or what 10 000 hostile inputs and 50 kills do to it

@@ -13,6 +13,8 @@ const COMMANDS = {
   stop: () => import("./stop.mjs"),
   test: () => import("./test.mjs"),
   calc: () => import("./calc.mjs"),
+  read: async () => ({ run: (await import("./words.mjs")).read }),
+  walk: async () => ({ run: (await import("./words.mjs")).walk }),
   bench: () => import("./bench.mjs"),
   help: () => import("./help.mjs"),
 };

@@ -23,6 +23,8 @@ export { blankFormula } from "./document/blank";
 export { INTENSITY, SERVED_AS, type ServedAs } from "./document/served-as";
 export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./walk/figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./costing/cost";
+export { type StateOut, type WalkOut, walkOut } from "./explain/walk-out";
+export { usualKitchen } from "./walk/usual-kitchen";
 export { flouryIn } from "./steps/blend";
 export { sauceOf } from "./steps/as-sauce";
 export { type ReductionEnd, endAsTyped, endInWords, parseEnd } from "./steps/reduction-end";

@@ -1,60 +1,27 @@
 import { z } from "zod";
-import { type KitchenData, blankFormula, openKitchen, readFormula, scaleFormula } from "../formula";
-import { USUAL_HOUSE } from "../things/house";
-import { type Burner } from "../laws/reduction";
-import { type Vessel, vesselSchema } from "../things/vessel";
+import {
+  type KitchenData,
+  blankFormula,
+  openKitchen,
+  readFormula,
+  scaleFormula,
+  usualKitchen,
+} from "../formula";
 import { ok, refuse } from "../ground/result";
 import { type SumWorld, defineSum } from "./sum";
 import { grams, num } from "./words";
 
-/** Where no kit is at hand: a few straight pots, so that steam and level can be worked out at all. Our estimate. */
-const USUAL_POTS: readonly Vessel[] = [
-  [160, 90],
-  [240, 130],
-  [320, 200],
-  [400, 380],
-  [500, 460],
-].map(([diameterMm, heightMm]) =>
-  vesselSchema.parse({
-    id: `pot-${diameterMm}`,
-    name: `pot of ${(diameterMm ?? 0) / 10} cm`,
-    use: "pot",
-    shape: { shape: "cylinder", diameterMm, heightMm },
-    tareG: 10 * (diameterMm ?? 0),
-    metal: "steel",
-    handles: "two",
-  }),
-);
-
-const USUAL_BURNER: Burner = {
-  id: "usual",
-  name: "gas, professional",
-  kind: "gas-pro",
-  xMm: 0,
-  yMm: 0,
-  widthMm: 400,
-  depthMm: 400,
-};
-
-function kitchenFrom(world: SumWorld): KitchenData {
-  return {
+const kitchenFrom = (world: SumWorld): KitchenData =>
+  usualKitchen({
     id: "sum",
     name: "this kitchen",
     altitudeM: world.altitudeM,
     pressurePa: world.around.pressurePa,
     ambientC: world.around.ambientC,
     humidity: world.around.humidity,
-    timeZone: "UTC",
     ingredients: world.ingredients,
-    vessels: world.vessels.length ? world.vessels : USUAL_POTS,
-    burners: [USUAL_BURNER],
-    appliances: [],
-    defaultBurnerId: USUAL_BURNER.id,
-    facts: {},
-    house: USUAL_HOUSE,
-    formulas: {},
-  };
-}
+    ...(world.vessels.length && { vessels: world.vessels }),
+  });
 
 const line = (id: string, larder: string, massG: number) => ({
   id,

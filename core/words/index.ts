@@ -6,3 +6,4 @@ export { type DraftPiece, type DraftQuestion } from "./piece";
 export { LONGEST_RECIPE, type RecipeDraft, draftRecipe } from "./draft";
 export { formulaFromDraft } from "./formula-from-draft";
 export { contradictions } from "./doubts";
+export { type ReadOut, readOut } from "./read-out";

@@ -1,0 +1,144 @@
+import {
+  type AmountRelation,
+  type FormulaDocument,
+  type KitchenData,
+  type Step,
+  type Walk,
+  openKitchen,
+  walk,
+} from "../formula";
+import { draftRecipe } from "./draft";
+import { formulaFromDraft } from "./formula-from-draft";
+import type { DraftPiece } from "./piece";
+
+/** Where a piece ends, in figures; what it does not say is absent. Shares 0–1, g, ml, °C, min, mm. */
+export interface ReadEnd {
+  readonly by?: number;
+  readonly toShare?: number;
+  readonly toMl?: number;
+  readonly toG?: number;
+  readonly body?: number;
+  readonly brix?: number;
+  readonly saltPct?: number;
+  readonly dry?: string;
+  readonly tempC?: number;
+  readonly minutes?: number;
+  readonly ovenC?: number;
+  readonly holdC?: number;
+  readonly depthMm?: number;
+  readonly portionG?: number;
+}
+
+export interface ReadLine {
+  readonly name: string;
+  /** What the walk weighs in; `null` where it did not come so far. */
+  readonly massG: number | null;
+  readonly amount: AmountRelation;
+  readonly assumed: boolean;
+  readonly known: boolean;
+}
+
+export interface ReadPiece {
+  readonly text: string;
+  readonly kind: Step["kind"];
+  /** Nothing about it is left open. */
+  readonly clear: boolean;
+  readonly vessel: string | null;
+  readonly lines: readonly ReadLine[];
+  readonly end: ReadEnd;
+  readonly questions: readonly string[];
+  readonly doubts: readonly string[];
+}
+
+/** A recipe in words as it was understood, and walked with every question answered as it is taken. */
+export interface ReadOut {
+  readonly name: string;
+  readonly document: FormulaDocument | null;
+  readonly pieces: readonly ReadPiece[];
+  /** Sentences no step was found in. */
+  readonly unread: readonly string[];
+  readonly walk: {
+    readonly finishedG: number;
+    readonly finishedMl: number;
+    /** 0–100; `null` where it has none. */
+    readonly body: number | null;
+    readonly problems: readonly string[];
+  } | null;
+}
+
+/** Reads a recipe and walks what it became: the same on the page, the command line and the interface. */
+export function readOut(text: string, data: KitchenData): ReadOut {
+  let made = 0;
+  const draft = draftRecipe(text, data, () => `r${(made += 1)}`);
+  const document = formulaFromDraft(draft.name, draft.pieces);
+  const walked = document && walk(document, openKitchen(data));
+  const last = walked?.states.at(-1);
+  return {
+    name: draft.name,
+    document,
+    pieces: draft.pieces.map((piece, i) => pieceOut(piece, document?.steps[i] ?? piece.step, walked, i)),
+    unread: draft.unread,
+    walk: walked && {
+      finishedG: walked.finishedG,
+      finishedMl: walked.finishedMl,
+      body: last?.body?.thickness ?? null,
+      problems: walked.problems.map(problem => problem.message),
+    },
+  };
+}
+
+function pieceOut(piece: DraftPiece, step: Step, walked: Walk | null, index: number): ReadPiece {
+  const state = walked?.states[index];
+  return {
+    text: piece.text,
+    kind: step.kind,
+    clear: piece.questions.length + piece.doubts.length === 0,
+    vessel: state?.vessel?.name ?? null,
+    lines: step.lines.map((line): ReadLine => {
+      const said = piece.said.find(
+        one => ("larder" in line.of ? line.of.larder : line.of.formula) === one.ingredient.id,
+      );
+      return {
+        name: said?.ingredient.name ?? ("larder" in line.of ? line.of.larder : line.of.formula),
+        massG: state?.lines.find(l => l.lineId === line.id)?.massG ?? null,
+        amount: line.amount,
+        assumed: line.certainty === "assumed",
+        known: true,
+      };
+    }),
+    end: endOut(step),
+    questions: piece.questions.map(q => q.ask),
+    doubts: piece.doubts,
+  };
+}
+
+/** Fields by which a step ends, and what each is called outside. */
+function endOut(step: Step): ReadEnd {
+  const fields = step as unknown as Readonly<Record<string, unknown>>;
+  const number = (name: string): number | undefined =>
+    typeof fields[name] === "number" ? fields[name] : undefined;
+  const target = step.kind === "reduce" ? step.target : undefined;
+  const until = step.kind === "simmer" ? step.until : undefined;
+  return defined({
+    ...(target && targetOut(target)),
+    ...(until && targetOut(until)),
+    minutes: step.kind === "reduce" ? step.orAfterMin : number("durationMin"),
+    ovenC: number("ovenC"),
+    holdC: number("holdC"),
+    tempC: number("toC"),
+    depthMm: number("depthMm"),
+    portionG: number("portionG"),
+  });
+}
+
+const targetOut = (end: Extract<Step, { kind: "reduce" }>["target"]): ReadEnd => {
+  if ("by" in end) return { by: end.by };
+  if ("to" in end) return { toShare: end.to };
+  if ("endMl" in end) return { toMl: end.endMl };
+  if ("endG" in end) return { toG: end.endG };
+  if ("stopC" in end) return { tempC: end.stopC };
+  return end;
+};
+
+const defined = (end: { readonly [K in keyof ReadEnd]: ReadEnd[K] | undefined }): ReadEnd =>
+  Object.fromEntries(Object.entries(end).filter(([, value]) => value !== undefined));
