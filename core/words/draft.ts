@@ -9,6 +9,7 @@ import { longNumbersInFigures } from "./in-figures";
 import { type SaidIngredient, type ShortNames, ingredientsSaid } from "./ingredients-said";
 import { type Listed, readListed } from "./listed";
 import { reductionSaid, temperatureSaid } from "./numbers-said";
+import { negationsApart } from "./negations";
 import type { DraftPiece } from "./piece";
 import { readStep } from "./read-step";
 import { kindSaid } from "./verbs";
@@ -48,8 +49,12 @@ export function draftRecipe(
   const pieces: DraftPiece[] = [];
   const unread: string[] = [];
   for (const clause of clauses) {
-    const read = isSentence(clause) ? readClause(clause, larder, id, before) : [];
-    if (read.length) pieces.push(...read);
+    const { rest, nots } = isSentence(clause) ? negationsApart(clause) : { rest: "", nots: [] };
+    const read = rest ? readClause(rest, clause, larder, id, before) : [];
+    const last = pieces.at(-1);
+    if (read.length) pieces.push(...read.map((piece, i) => (i ? piece : remarked(piece, nots))));
+    // What is only told off belongs to what was just done.
+    else if (nots.length && !rest && last) pieces[pieces.length - 1] = remarked(last, nots);
     else unread.push(clause);
     for (const one of read.flatMap(piece => piece.said)) before.went.set(one.ingredient.id, one.massG);
   }
@@ -60,6 +65,18 @@ export function draftRecipe(
     leftOut: text.length - looked.length,
   };
 }
+
+/** What is not to be done stands on the step, in the cook’s own words. */
+function remarked(piece: DraftPiece, nots: readonly string[]): DraftPiece {
+  if (!nots.length) return piece;
+  const remark = [piece.step.remark, ...nots.map(capital)]
+    .filter(Boolean)
+    .join(". ")
+    .slice(0, LONGEST_REMARK);
+  return { ...piece, step: { ...piece.step, remark } };
+}
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const LONGEST_REMARK = 300;
 
 /** So much of a text, to the end of a line or sentence: half a sentence may say something else. */
 function upTo(text: string, most: number): string {
@@ -99,15 +116,16 @@ interface Before {
 /** What puts in, where no verb says so, and where the step of the verb takes nothing in. */
 const PUT_IN: StepKindName = "add";
 
-/** The steps of one clause: one, or two where something goes in first; none where no step was found. */
+/** The steps of one clause, from what of it is meant to be done: one, or two where something goes in first; none where no step was found. */
 function readClause(
+  heardText: string,
   text: string,
   larder: readonly Ingredient[],
   id: () => string,
   before: Before,
 ): DraftPiece[] {
   const { shortNames } = before.listed;
-  const { clause, questions: ofBundles } = unbundled(longNumbersInFigures(text), larder, before.opened);
+  const { clause, questions: ofBundles } = unbundled(longNumbersInFigures(heardText), larder, before.opened);
   const spoken = ingredientsSaid(clause, larder, shortNames);
   const heardKind = stepSaid(clause) ?? (isJustNamed(clause, spoken, larder, shortNames) ? PUT_IN : null);
   if (!heardKind) return [];
@@ -178,11 +196,20 @@ const LONGEST_NAMED = 3;
 const OVEN_FROM_C = 140;
 
 function stepSaid(clause: string): StepKindName | null {
-  const kind = kindSaid(clause);
+  const kind = kindSaid(clause) ?? heldSaid(clause);
   // "Simmer until reduced by half" tells how far, not how long.
   if (kind === "simmer" && /\breduced\b/i.test(clause) && reductionSaid(clause)) return "reduce";
   return kind === "brown" && (temperatureSaid(clause)?.c ?? 0) >= OVEN_FROM_C ? "roast" : kind;
 }
+
+/** "8 h at 90 °C" needs no verb: below the boil it simmers, in the heat of an oven it roasts. */
+function heldSaid(clause: string): StepKindName | null {
+  const at = /\b(?:h|hours?|min|minutes?)\b/i.test(clause) ? temperatureSaid(clause)?.c : undefined;
+  if (at === undefined) return null;
+  return at >= OVEN_FROM_C ? "roast" : at >= SIMMERS_FROM_C && at <= BOILS_C ? "simmer" : null;
+}
+const SIMMERS_FROM_C = 60;
+const BOILS_C = 101;
 
 const isAgain = (one: SaidIngredient, { went }: Before): boolean =>
   one.definite && one.massG === null && went.has(one.ingredient.id);
