@@ -6,6 +6,7 @@ import { GLACE_ID, STOCK_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN, KITCHEN_ID } from "~/demo/kitchen";
 import { type Connection, appendEvents, database, eventsOf, findFormula, findRun, startRun } from "~/data";
 import { loadKitchen } from "~/data/testing/kitchen";
+import * as words from "./api/words.server";
 import * as runEvents from "./api/run-events.server";
 import * as batch from "./batch/batch.server";
 import * as bench from "./bench/bench.server";
@@ -48,6 +49,24 @@ const reading = (more: object = {}) => ({
   personId: "noor",
   payload: { kind: "noted", stepId: "s1", text: "clear" },
   ...more,
+});
+
+describe("a recipe in words, over the interface", () => {
+  const sent = async (body: unknown) =>
+    words.action(await argsFor(sentJson(body), {}, null)) as Promise<Response>;
+  test("is read and walked in this kitchen: at 1 180 m it boils at 96 °C", async () => {
+    const answer = await sent({ text: "Add 1 l water. Reduce by half. Do not boil over." });
+    expect(answer.status).toBe(200);
+    expect(await answer.json()).toMatchObject({
+      pieces: [{ kind: "add" }, { kind: "reduce", end: { by: 0.5 } }],
+      walk: { problems: [] },
+    });
+  });
+  test("what is no recipe is refused in words", async () => {
+    const answer = await sent({ words: 3 });
+    expect(answer.status).toBe(422);
+    expect(JSON.stringify(await answer.json())).toContain("Send the recipe as");
+  });
 });
 
 describe("who asks", () => {
