@@ -25,7 +25,8 @@ const kitchen = openKitchen(DEMO_KITCHEN);
 const forty = plainLine(40);
 const stock = DEMO_FORMULAS[STOCK_ID];
 const glace = DEMO_FORMULAS[GLACE_ID];
-if (!stock || !glace) throw new Error("The demo formulas are gone.");
+const panSauce = DEMO_FORMULAS["cider-juniper-pan-sauce"];
+if (!stock || !glace || !panSauce) throw new Error("The demo formulas are gone.");
 if (walk(forty, kitchen).problems.length) throw new Error("The plain line cannot be walked.");
 
 const liquor = liquid(20_000, { water: 100 });
@@ -79,6 +80,7 @@ const rows: [string, number][] = [
   ["walk of a 40-step line, nothing simulated", timeOf(() => walk(forty, kitchen), 200, 400)],
   ["the same as a JSON copy (named peer: structuredClone)", timeOf(() => structuredClone(forty), 200, 200)],
   ["walk of the demo stock (one simmer, one steep)", timeOf(() => walk(stock, kitchen))],
+  ["walk of the demo pan sauce, its stock with it", timeOf(() => walk(panSauce, kitchen))],
   ["walk of the demo glace (its stock, then two reductions)", timeOf(() => walk(glace, kitchen))],
   ["one simulated hour of an eight-hour simmer", timeOf(eightHours) / 8],
   ["one short reduction, any run", timeOf(shortRun)],

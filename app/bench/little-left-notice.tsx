@@ -13,7 +13,7 @@ export function LittleLeftNotice({ little, formula }: { little: LittleLeft; form
       <span className="grow basis-80">
         ✕ Almost nothing is left: {printNumber(little.givesPct, little.givesPct < 10 ? 1 : 0)} % of the base,
         where it gives {printNumber(little.leastPct)} % and more. It boils away
-        {little.ways.length ? ": keep it covered, take a narrower pot, or a lid." : "."}
+        {little.ways.length > 0 ? ": keep it covered, take a narrower pot, or put a lid on." : "."}
       </span>
       {little.ways.map(way => (
         <button key={way.label} type="button" className={link} onClick={() => formula.edit(way.edit)}>

@@ -13,6 +13,8 @@ export const TEXTURE_FACTS = {
   milkPacked: { value: 0.79, lo: 0.75, hi: 0.83, mark: "M", unit: "by volume", label: "milk protein packed as close as it gets", source: "laws of milk concentrates after Snoeren and others 1982, from memory" },
   setProteinBinds: { value: 1.9, lo: 1.2, hi: 2.6, mark: "E", unit: "g/g", label: "flour that a gram of protein stands for in crème fraîche, cultured cream and fresh cheese", source: OURS },
   moltenCheeseBinds: { value: 0.8, lo: 0.5, hi: 1.1, mark: "E", unit: "g/g", label: "flour that a gram of protein stands for in molten cheese", source: OURS },
+  setFatDoublesGPerKg: { value: 17, lo: 12, hi: 24, mark: "E", unit: "g/kg", label: "solid fat, cold, that doubles the body of water", source: OURS },
+  setFatPower: { value: 4, lo: 3, hi: 4.5, mark: "M", unit: "", label: "how steeply fat that has set stiffens a sauce", source: "networks of fat crystals: third to fourth power, from memory" },
   yolkSetC: { value: 77, lo: 74, hi: 80, mark: "E", unit: "°C", label: "where half of a yolk’s binding is done", source: OURS },
   yolkWidthC: { value: 2.2, lo: 1.7, hi: 2.7, mark: "E", unit: "K", label: "how sharply yolk sets", source: OURS },
   yolkHalfGPerKg: { value: 30, lo: 25, hi: 36, mark: "E", unit: "g/kg", label: "yolk that doubles the body of a thin liquor", source: OURS },

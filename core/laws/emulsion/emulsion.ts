@@ -75,7 +75,7 @@ export function bareEmulsion(input: EmulsionInput, facts: FactValues): Emulsion 
     waterViscosity(c) * Math.exp(facts.phaseRise * bodyShare) * (input.cookedYolk ? facts.ribbonYolk : 1);
   const fineness = input.tool ? toolOf(input.tool, facts).fineness : 1;
   const setting = input.settingFatG ?? (input.oilKind === "butterfat" ? input.oilG : 0);
-  const set = setFatMPas((1000 * setting) / (input.oilG + phaseG), c);
+  const set = setFatMPas((1000 * setting) / (input.oilG + phaseG), c, facts);
   const at = (phi: number) => rawThickness(withDroplets(waterPhaseMPas, phi, facts, { fineness }) + set);
   const moved = (k: number) => (oilMl * k) / (oilMl * k + phaseMl);
   const capacity = capacityOf(parts, facts);

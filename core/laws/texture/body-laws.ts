@@ -110,7 +110,7 @@ export function bareBody(state: SauceState, temperatureC: number, facts: FactVal
         : 0,
   });
   const viscosityMPas =
-    dropletMPas + setFatMPas((1000 * state.settingFatG) / massOfSauce(state), temperatureC);
+    dropletMPas + setFatMPas((1000 * state.settingFatG) / massOfSauce(state), temperatureC, facts);
   return {
     temperatureC,
     thickness: rawThickness(viscosityMPas),

@@ -1,3 +1,5 @@
+import type { FactValues } from "../../ground/facts";
+
 /** Share of milk fat, lard or dripping that is solid, by temperature, °C. Source: solid fat of butterfat, from memory, ± 0.08. */
 const SOLID: readonly (readonly [atC: number, share: number])[] = [
   [0, 0.55],
@@ -19,15 +21,11 @@ function solidFatShare(atC: number): number {
   return t1 > t0 ? s0 + ((s1 - s0) * (atC - t0)) / (t1 - t0) : 0;
 }
 
-/** Solid fat, per kg of everything, at which its crystals double the body of water, and how steeply they do. Our estimates. */
-const DOUBLES_AT = 17;
-const POWER = 4;
-
 /**
  * What fat that has set in the cold adds to the viscosity of a sauce, mPa·s: its crystals stand beside all else.
  * @param settingGPerKg fat that sets, g per kg of everything · @param atC °C
  * Source: networks of fat crystals, third to fourth power of what is solid, from memory; set on butter at 5 °C and a
  *   chilled butter sauce (common practice, no source). @example 640 g/kg at 8 °C → 74 000 mPa·s: it is cut, not poured
  */
-export const setFatMPas = (settingGPerKg: number, atC: number): number =>
-  ((settingGPerKg * solidFatShare(atC)) / DOUBLES_AT) ** POWER;
+export const setFatMPas = (settingGPerKg: number, atC: number, facts: FactValues): number =>
+  ((settingGPerKg * solidFatShare(atC)) / facts.setFatDoublesGPerKg) ** facts.setFatPower;

@@ -3,7 +3,8 @@ import { type Celsius, type Grams, degC, g, ml, printMass, printVolume } from ".
 import { type Result, checkNumber, ok, refuse } from "../../ground/result";
 import { joinNatures } from "./natures";
 import { densityAt, specificHeat, volumeAt20 } from "./density";
-import { addIngredient, scalePot } from "./operations";
+import { addIngredient } from "./operations";
+import { scalePot } from "./times";
 import { type Pools, addPools, massOfPools, onePool, poolsOf, subtractPools } from "./pools";
 import { EXITS, type PotState, contentsOf, potMass } from "./pot-state";
 

@@ -28,21 +28,18 @@ export {
   solidsMass,
 } from "./pot-state";
 export {
+  CHEESE_MELTS_C,
   addIngredient,
   dryPart,
   evaporate,
   extract,
-  holdBack,
+  meltCheese,
   pour,
   renderFat,
-  scalePot,
   skimFat,
-  keepAside,
-  putBack,
-  strain,
-  CHEESE_MELTS_C,
-  meltCheese,
 } from "./operations";
+export { holdBack, keepAside, putBack, strain } from "./straining";
+export { scalePot } from "./times";
 export type { Natures, StarchNature } from "./nature";
 export { reconcile } from "./reconcile";
 export {

@@ -1,7 +1,8 @@
 import { type Grams, g, printMass } from "../../ground/quantity";
 import { type Result, ok, refuse } from "../../ground/result";
 import { scaleNatures } from "./natures";
-import { contentsTimes, dryPart, evaporate, pour } from "./operations";
+import { dryPart, evaporate, pour } from "./operations";
+import { contentsTimes } from "./times";
 import { type Pools, addPools, massOfPools, onePool, portionOf, scalePools, subtractPools } from "./pools";
 import { type PotState, type SolidPart, contentsOf, leave, liquorMass, potMass } from "./pot-state";
 
