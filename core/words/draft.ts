@@ -1,23 +1,19 @@
-import { type KitchenData, STEP_KINDS, type StepKindName, madeIn } from "../formula";
-import type { Ingredient } from "../things/larder";
-import { g, printMass } from "../ground/quantity";
-import { unbundled } from "./bundles";
-import { clausesOf } from "./clauses";
-import { contradictions, namesOfNothing, withSaltDoubts } from "./doubts";
+import { type KitchenData, madeIn } from "../formula";
+import { plainName } from "../things/larder";
+import { withSaltDoubts } from "./doubts";
 import { asIngredients } from "./house-formulas";
-import { longNumbersInFigures } from "./in-figures";
-import { type SaidIngredient, type ShortNames, ingredientsSaid } from "./ingredients-said";
-import { type Listed, readListed } from "./listed";
-import { reductionSaid, temperatureSaid } from "./numbers-said";
-import { negationsApart } from "./negations";
+import { Lexicon } from "./lexicon/things";
 import type { DraftPiece } from "./piece";
-import { readStep } from "./read-step";
-import { kindSaid } from "./verbs";
+import { plainText } from "./text/plain-text";
+import { type Chunk, chunksOf } from "./reading/chunks";
+import { clausesOf } from "./reading/clauses";
+import { type Said, layoutOf } from "./reading/layout";
+import { Reader } from "./reading/reader";
 
 /** More than any recipe; a book is pasted recipe by recipe. */
 export const LONGEST_RECIPE = 20_000;
 /** No sentence of a recipe is as long, and no word; such a stretch is kept as it stands and read as nothing. */
-const LONGEST_CLAUSE = 1200;
+const LONGEST_SENTENCE = 2500;
 const LONGEST_WORD = 60;
 
 export interface RecipeDraft {
@@ -44,39 +40,35 @@ export function draftRecipe(
 ): RecipeDraft {
   const larder = [...asIngredients(madeIn(kitchen)), ...kitchen.ingredients];
   const looked = upTo(text, LONGEST_RECIPE);
-  const { name, listed: lines, clauses } = clausesOf(spaced(looked));
-  const before: Before = { went: new Map(), opened: new Set(), listed: readListed(lines, larder) };
-  const pieces: DraftPiece[] = [];
-  const unread: string[] = [];
-  for (const clause of clauses) {
-    const { rest, nots } = isSentence(clause) ? negationsApart(clause) : { rest: "", nots: [] };
-    const read = rest ? readClause(rest, clause, larder, id, before) : [];
-    const last = pieces.at(-1);
-    if (read.length) pieces.push(...read.map((piece, i) => (i ? piece : remarked(piece, nots))));
-    // What is only told off belongs to what was just done.
-    else if (nots.length && !rest && last) pieces[pieces.length - 1] = remarked(last, nots);
-    else unread.push(clause);
-    for (const one of read.flatMap(piece => piece.said)) before.went.set(one.ingredient.id, one.massG);
-  }
+  const readable = plainText(looked);
+  const { name, said } = layoutOf(readable);
+  const lexicon = new Lexicon(larder);
+  const reader = new Reader(lexicon, at => readable.slice(at), id);
+  reader.wholeText = readable;
+  reader.title = readable.split("\n")[0] ?? "";
+  const narrated =
+    /\b(?:i|we) (?:\w+ed|took|put|made|brought|let|kept|cooked|went)\b|\bwent in\b|\bnobody \w+ed\b/i.test(
+      readable,
+    );
+  const lists = listedIn(said, lexicon, narrated);
+  said.forEach((one, i) => {
+    if (!isSentence(one)) {
+      reader.unread.push(one.text);
+      return;
+    }
+    reader.useTokens(one.tokens);
+    const chunks = chunksOf(one.tokens, lexicon);
+    if (lists.has(i))
+      reader.list(clausesOf(readable, one.tokens, asItems(chunks), narrated), one.text, one.heading);
+    else reader.read(clausesOf(readable, one.tokens, chunks, narrated), one.heading);
+  });
   return {
     name,
-    pieces: withSaltDoubts([...pieces, ...neverNamed(before, larder, id)]),
-    unread,
+    pieces: withSaltDoubts(reader.finish()),
+    unread: reader.unread,
     leftOut: text.length - looked.length,
   };
 }
-
-/** What is not to be done stands on the step, in the cook’s own words. */
-function remarked(piece: DraftPiece, nots: readonly string[]): DraftPiece {
-  if (!nots.length) return piece;
-  const remark = [piece.step.remark, ...nots.map(capital)]
-    .filter(Boolean)
-    .join(". ")
-    .slice(0, LONGEST_REMARK);
-  return { ...piece, step: { ...piece.step, remark } };
-}
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const LONGEST_REMARK = 300;
 
 /** So much of a text, to the end of a line or sentence: half a sentence may say something else. */
 function upTo(text: string, most: number): string {
@@ -85,147 +77,103 @@ function upTo(text: string, most: number): string {
   return start.slice(0, 1 + Math.max(start.lastIndexOf("\n"), start.lastIndexOf(". ")));
 }
 
-/** One blank between words, no more than one empty line, and no word that is none: what is read next takes its time by length. */
-const spaced = (text: string): string =>
-  text
-    .split(/\r?\n/)
-    .map(line =>
-      line
-        .split(/[^\S\n]+/)
-        .join(" ")
-        .trimEnd(),
+const isSentence = ({ text, tokens }: Said): boolean =>
+  text.length <= LONGEST_SENTENCE && !tokens.some(token => token.text.length > LONGEST_WORD);
+
+/** In a list what was done to a thing is said of it and is no order: "40 g arrowroot, slaked in 80 ml cold water". */
+const asItems = (chunks: readonly Chunk[]): Chunk[] =>
+  chunks.map(chunk => (chunk.type === "verb" ? { ...chunk, form: "part" as const } : chunk));
+
+const LIST_HEADING = /^(?:ingredients?|you need|what you need|you'll need)/i;
+/** A list shares at least so many of its things with what is told to be done. */
+const NAMED_LATER = 0.3;
+const LEAST_LINES = 2;
+const LEAST_ON_A_LINE = 4;
+
+/** Which lines only list what the method tells what to do with. */
+function listedIn(said: readonly Said[], lexicon: Lexicon, narrated: boolean): ReadonlySet<number> {
+  const listed = new Set<number>();
+  const items = said.map(one => (isSentence(one) ? itemsOf(one, lexicon, narrated) : null));
+  for (let i = 0; i < said.length; i++) {
+    const here = said[i];
+    if (!items[i] || here === undefined) continue;
+    if (LIST_HEADING.test(here.heading)) {
+      if (items[i]) listed.add(i);
+      continue;
+    }
+    let to = i;
+    while (
+      to < said.length &&
+      items[to] &&
+      (said[to]?.numbered ?? false) === here.numbered &&
+      (to === i || said[to]?.heading === here.heading || said[to]?.bullet || said[to]?.labelled)
     )
-    .map(line => line.split(" ").map(shortened).join(" "))
-    .join("\n");
-
-const shortened = (word: string): string =>
-  word.length > LONGEST_WORD ? `${word.slice(0, LONGEST_WORD)}…` : word;
-
-const isSentence = (clause: string): boolean =>
-  clause.length <= LONGEST_CLAUSE && !clause.split(" ").some(word => word.length > LONGEST_WORD);
-
-/** What was said before a clause. */
-interface Before {
-  /** What went in, g by the id of its ingredient; `null` where no amount was said. */
-  readonly went: Map<string, number | null>;
-  /** The words for several things that were taken apart. */
-  readonly opened: Set<string>;
-  readonly listed: Listed;
+      to += 1;
+    const run = said.slice(i, to);
+    const names = items.slice(i, to).flatMap(one => one ?? []);
+    const rest = plainName(
+      said
+        .slice(to)
+        .flatMap(one => one.tokens.map(t => t.plain))
+        .join(" "),
+    );
+    const again = names.filter(name => mentions(rest, name)).length;
+    const all = /\b(?:everything|all (?:in|together|into)|combine|whisk all|mix all)\b/.test(rest);
+    const lines = run.filter(one => one.wholeLine).length;
+    const isList =
+      !here.numbered &&
+      rest.length > 10 &&
+      names.length > 0 &&
+      (again / names.length >= NAMED_LATER || (all && names.length > 1)) &&
+      (lines >= LEAST_LINES ||
+        names.length >= LEAST_ON_A_LINE ||
+        (i === 0 && names.length > 1) ||
+        run.some(one => one.bullet) ||
+        again === names.length);
+    if (isList) for (let k = i; k < to; k++) listed.add(k);
+    i = Math.max(i, to - 1);
+  }
+  return listed;
 }
 
-/** What puts in, where no verb says so, and where the step of the verb takes nothing in. */
-const PUT_IN: StepKindName = "add";
-
-/** The steps of one clause, from what of it is meant to be done: one, or two where something goes in first; none where no step was found. */
-function readClause(
-  heardText: string,
-  text: string,
-  larder: readonly Ingredient[],
-  id: () => string,
-  before: Before,
-): DraftPiece[] {
-  const { shortNames } = before.listed;
-  const { clause, questions: ofBundles } = unbundled(longNumbersInFigures(heardText), larder, before.opened);
-  const spoken = ingredientsSaid(clause, larder, shortNames);
-  const heardKind = stepSaid(clause) ?? (isJustNamed(clause, spoken, larder, shortNames) ? PUT_IN : null);
-  if (!heardKind) return [];
-  const heard =
-    spoken.length === 0 && heardKind === "season"
-      ? seasoningOf(before)
-      : spoken.map(one => fromList(one, before));
-  const takesNothing = !STEP_KINDS[heardKind].takesLines;
-  const again = heard.filter(one => isAgain(one, before));
-  const said = heard.filter(one => !again.includes(one) && (one.massG !== null || !takesNothing));
-  const unknown = namesOfNothing(clause, heardKind, said, larder, shortNames);
-  const own = {
-    doubts: [
-      ...contradictions(clause, said),
-      ...(STEP_KINDS[heardKind].heard?.puts ? again.map(one => alreadyIn(one, before)) : []),
-      ...unknown,
-    ],
-    questions: [
-      ...ofBundles.map(ask => ({ about: "", ask })),
-      ...(said.length + unknown.length === 0 && before.went.size === 0 && STEP_KINDS[heardKind].heard?.begins
-        ? [{ about: "", ask: "What is it, and how much? Nothing has gone in yet." }]
-        : []),
-    ],
-  };
-  const read = (
-    kind: StepKindName,
-    lines: readonly SaidIngredient[],
-    more: Partial<DraftPiece>,
-    numbersIn = clause,
-  ) => readStep(kind, text, numbersIn, lines, id, more);
-  if (!takesNothing || said.length === 0) return [read(heardKind, said, own)];
-  // So many litres of water cover it: nothing is left to be worked out from the pot.
-  return heardKind === "cover"
-    ? [read(PUT_IN, said, own)]
-    : [read(PUT_IN, said, own, ""), read(heardKind, [], {})];
-}
-
-/** An ingredient without an amount of its own has the one the list gives it. */
-function fromList(one: SaidIngredient, { listed }: Before): SaidIngredient {
-  const wanted = one.massG === null ? listed.take(one.ingredient.id, one.part) : null;
-  return wanted ? { ...wanted, definite: false } : one;
-}
-
-/** A "season" that names nothing means the salt and pepper of the list. */
-const seasoningOf = ({ listed }: Before): SaidIngredient[] =>
-  listed
-    .left()
-    .flatMap(({ said }) => (said && /\b(?:salt|pepper\w*)\b/.test(said.ingredient.name) ? [said] : []))
-    .flatMap(one => listed.take(one.ingredient.id, null) ?? []);
-
-/** "Salt, cayenne, lemon": no verb is needed to put in what is named first, nor beside an amount. */
-function isJustNamed(
-  clause: string,
-  spoken: readonly SaidIngredient[],
-  larder: readonly Ingredient[],
-  shortNames: ShortNames,
-): boolean {
-  if (spoken.some(one => one.massG !== null)) return true;
-  if (spoken.length && /^(?:gently |slowly )?(?:heat|warm|whisk|mix|stir|beat)\b/i.test(clause)) return true;
-  const [first = ""] = clause.replace(/^(?:and|the|some|an?|more)\s+/i, "").split(/,|\band\b/);
+/** Whether a text names a thing, if only by the last word of its name. */
+function mentions(rest: string, name: string): boolean {
+  const words = plainName(name).split(" ");
+  const last = words.at(-1) ?? "";
+  const found = new RegExp(`\\b${last.replace(/[^a-z0-9]/g, "")}\\b`).test(rest);
   return (
-    first.trim().split(/\s+/).length <= LONGEST_NAMED && ingredientsSaid(first, larder, shortNames).length > 0
+    found ||
+    (words.length > 1 &&
+      new RegExp(`\\b${(words[0] ?? "").replace(/[^a-z0-9]/g, "")}\\b`).test(rest) &&
+      (words[0]?.length ?? 0) > 3)
   );
 }
-const LONGEST_NAMED = 3;
 
-/** Bones are browned in the oven where a temperature of one is said. */
-const OVEN_FROM_C = 140;
-
-function stepSaid(clause: string): StepKindName | null {
-  const kind = kindSaid(clause) ?? heldSaid(clause);
-  // "Simmer until reduced by half" tells how far, not how long.
-  if (kind === "simmer" && /\breduced\b/i.test(clause) && reductionSaid(clause)) return "reduce";
-  return kind === "brown" && (temperatureSaid(clause)?.c ?? 0) >= OVEN_FROM_C ? "roast" : kind;
+/** The names of a line that only names things, with or without amounts; `null` where it tells what to do. */
+function itemsOf({ tokens }: Said, lexicon: Lexicon, narrated: boolean): string[] | null {
+  const chunks = chunksOf(tokens, lexicon);
+  const things = chunks.flatMap(chunk => (chunk.type === "thing" ? [chunk.named.name] : []));
+  if (!things.length) return null;
+  let brackets = 0;
+  for (const [i, chunk] of chunks.entries()) {
+    if (chunk.type === "mark" && chunk.mark === "(") brackets += 1;
+    if (chunk.type === "mark" && chunk.mark === ")") brackets -= 1;
+    if (brackets > 0) continue;
+    if (chunk.type === "time" || chunk.type === "temperature" || chunk.type === "until") return null;
+    if (chunk.type === "mark" && chunk.mark === "→") return null;
+    if (chunk.type !== "verb") continue;
+    const before = chunks[i - 1];
+    const isModifier = before?.type === "mark" || before?.type === "thing";
+    if (
+      chunk.form === "gerund" ||
+      chunk.form === "part" ||
+      (chunk.form === "past" && (!narrated || isModifier))
+    )
+      continue;
+    if (before?.type === "word" && /^(?:to|for|well|the|a)$/.test(before.plain)) continue;
+    if (/^(?:help|aside)$/.test(chunk.verb.sense) && i > 0) continue;
+    if (chunk.verb.sense === "prepare" && i > 0) continue;
+    return null;
+  }
+  return things;
 }
-
-/** "8 h at 90 °C" needs no verb: below the boil it simmers, in the heat of an oven it roasts. */
-function heldSaid(clause: string): StepKindName | null {
-  const at = /\b(?:h|hours?|min|minutes?)\b/i.test(clause) ? temperatureSaid(clause)?.c : undefined;
-  if (at === undefined) return null;
-  return at >= OVEN_FROM_C ? "roast" : at >= SIMMERS_FROM_C && at <= BOILS_C ? "simmer" : null;
-}
-const SIMMERS_FROM_C = 60;
-const BOILS_C = 101;
-
-const isAgain = (one: SaidIngredient, { went }: Before): boolean =>
-  one.definite && one.massG === null && went.has(one.ingredient.id);
-
-function alreadyIn({ ingredient }: SaidIngredient, { went }: Before): string {
-  const massG = went.get(ingredient.id) ?? null;
-  const amount = massG === null ? "it" : `${printMass(g(massG))} of it`;
-  return `“the ${ingredient.name}”: ${amount} went in before, so no more is added here. Put the earlier one where it belongs, or say how much more.`;
-}
-
-/** Lines of the list that no step named: a piece each, so that nothing is lost. */
-const neverNamed = ({ listed }: Before, larder: readonly Ingredient[], id: () => string): DraftPiece[] =>
-  listed.left().map(({ text, said }) =>
-    readStep(PUT_IN, text, "", said ? [said] : [], id, {
-      doubts: said
-        ? ["The method does not say when this goes in. Taken, it goes in last."]
-        : namesOfNothing(text, PUT_IN, [], larder, listed.shortNames),
-    }),
-  );

@@ -1,6 +1,6 @@
 import { type FormulaDocument, type Line, type Step, blankFormula } from "../formula";
 import { sourceOf } from "./house-formulas";
-import type { SaidIngredient } from "./ingredients-said";
+import type { SaidIngredient } from "./reading/pool";
 import type { DraftPiece, DraftQuestion } from "./piece";
 
 /**

@@ -1,5 +1,5 @@
 import type { Step } from "../formula";
-import type { SaidIngredient } from "./ingredients-said";
+import type { SaidIngredient } from "./reading/pool";
 
 /** Something a recipe did not say, and where the answer goes. */
 export interface DraftQuestion {
@@ -17,6 +17,8 @@ export interface DraftPiece {
   readonly text: string;
   readonly step: Step;
   readonly said: readonly SaidIngredient[];
+  /** Minutes that were said of a step that ends by something else. */
+  readonly saidMin?: number;
   /** What was not said and is needed. */
   readonly questions: readonly DraftQuestion[];
   /** What contradicts itself or cannot be meant. */

@@ -33,7 +33,8 @@ export interface ReadLine {
   readonly name: string;
   /** What the walk weighs in; `null` where it did not come so far. */
   readonly massG: number | null;
-  readonly amount: AmountRelation;
+  /** The relation, with the grams a litre, kilogram or portion of it takes as `g`. */
+  readonly amount: AmountRelation & { readonly g?: number };
   readonly assumed: boolean;
   readonly known: boolean;
 }
@@ -94,23 +95,29 @@ function pieceOut(piece: DraftPiece, step: Step, walked: Walk | null, index: num
     kind: step.kind,
     clear: piece.questions.length + piece.doubts.length === 0,
     vessel: state?.vessel?.name ?? null,
-    lines: step.lines.map((line): ReadLine => {
-      const said = piece.said.find(
-        one => ("larder" in line.of ? line.of.larder : line.of.formula) === one.ingredient.id,
-      );
+    lines: step.lines.map((line, i): ReadLine => {
+      const said = piece.said[i];
+      const { amount } = line;
       return {
-        name: said?.ingredient.name ?? ("larder" in line.of ? line.of.larder : line.of.formula),
-        massG: state?.lines.find(l => l.lineId === line.id)?.massG ?? null,
-        amount: line.amount,
+        name: said
+          ? (said.unknown ?? said.ingredient.name)
+          : "larder" in line.of
+            ? line.of.larder
+            : line.of.formula,
+        massG: state?.lines.find(l => l.lineId === line.id)?.massG ?? said?.massG ?? null,
+        amount: { ...amount, ...gramsOf(amount) },
         assumed: line.certainty === "assumed",
-        known: true,
+        known: !said?.unknown,
       };
     }),
-    end: endOut(step),
+    end: defined({ ...(piece.saidMin !== undefined && { minutes: piece.saidMin }), ...endOut(step) }),
     questions: piece.questions.map(q => q.ask),
     doubts: piece.doubts,
   };
 }
+
+const gramsOf = (amount: AmountRelation): { g?: number } =>
+  amount.kind === "per-litre" ? { g: amount.gPerL } : amount.kind === "per-kg" ? { g: amount.gPerKg } : {};
 
 /** Fields by which a step ends, and what each is called outside. */
 function endOut(step: Step): ReadEnd {
@@ -122,10 +129,11 @@ function endOut(step: Step): ReadEnd {
   return defined({
     ...(target && targetOut(target)),
     ...(until && targetOut(until)),
-    minutes: step.kind === "reduce" ? step.orAfterMin : number("durationMin"),
+    minutes: step.kind === "reduce" ? step.orAfterMin : (number("rouxMin") ?? number("durationMin")),
+    ...(step.kind === "dry" && { dry: "gone" }),
     ovenC: number("ovenC"),
     holdC: number("holdC"),
-    tempC: number("toC"),
+    ...(number("toC") !== undefined && { tempC: number("toC") }),
     depthMm: number("depthMm"),
     portionG: number("portionG"),
   });

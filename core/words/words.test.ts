@@ -157,6 +157,7 @@ describe("C166 a dictated recipe becomes a draft", () => {
       "reduce",
       "add",
       "simmer",
+      "skim",
       "reduce",
       "strain",
       "mount",

@@ -10,7 +10,7 @@ import {
   massOfPools,
   potMass,
 } from "../../things/pot";
-import { type Celsius, type Grams, g, minutes, printMass } from "../../ground/quantity";
+import { type Celsius, type Grams, degC, g, minutes, printMass } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
 import { number, time, vessel } from "./field";
@@ -22,6 +22,9 @@ const fields = {
   durationMin: time(),
   vesselId: vessel(),
 };
+
+/** As long as it is turned over and not fried, what dries gets no hotter, °C. Our estimate. */
+const MOIST_C = 105;
 
 /** Drives water off by weight: drained potato, chopped mushrooms, tomato. Ends on the scale, not on the clock. */
 export const dry = defineStep({
@@ -59,7 +62,7 @@ export const dry = defineStep({
     if (!vessel.ok) return vessel;
     return ok(
       outcome(
-        atTemperature(dried, boilsIn(dried, context.around)),
+        atTemperature(dried, degC(Math.min(MOIST_C, boilsIn(dried, context.around)))),
         vessel.value,
         minutes(step.durationMin * facts.handTimes),
         {

@@ -1,0 +1,791 @@
+import { BESIDE, FILLER } from "../lexicon/words";
+import type { Lexicon, Named } from "../lexicon/things";
+import { type Verb, isGerund, isParticiple, verbCalled } from "../lexicon/verbs";
+import { type SaidAmount, amountAt } from "../text/amounts";
+import { numberAt } from "../text/numbers";
+import { type SaidTemperature, type SaidTime, temperatureAt, timeAt } from "../text/times";
+import type { Token } from "../text/tokens";
+
+/** What is said of how much of a thing goes in, beside grams. */
+export type Relation =
+  | { readonly kind: "share"; readonly pct: number; readonly of: string }
+  | { readonly kind: "per-litre"; readonly of: string }
+  | { readonly kind: "per-kg"; readonly of: string }
+  | { readonly kind: "per-piece"; readonly of: string };
+
+interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface ThingChunk extends Span {
+  readonly type: "thing";
+  readonly named: Named;
+  readonly amount: SaidAmount | null;
+  /** A second figure for the same thing: "1 tin (400 ml)". */
+  readonly also: SaidAmount | null;
+  readonly relation: Relation | null;
+  /** "the", "it": it may be what was named before. */
+  readonly definite: boolean;
+  /** "half the vinegar", "the rest of the oil". */
+  readonly part: number | "rest" | null;
+  /** The preposition before it. */
+  readonly prep: string;
+  /** "juice of", "zest of". */
+  readonly of: "juice" | "zest" | "stalks" | null;
+  /** It stands in what is only wanted perhaps, is compared with, or is told off. */
+  readonly aside: boolean;
+}
+
+export type Chunk =
+  | ThingChunk
+  | (Span & {
+      readonly type: "verb";
+      readonly verb: Verb;
+      readonly form: "base" | "past" | "gerund" | "noun" | "part";
+    })
+  | (Span & { readonly type: "time"; readonly time: SaidTime; readonly atMost: boolean })
+  | (Span & { readonly type: "temperature"; readonly temperature: SaidTemperature; readonly atMost: boolean })
+  | (Span & { readonly type: "amount"; readonly amount: SaidAmount })
+  | (Span & { readonly type: "until" | "not" | "if" | "aside"; readonly words: string })
+  | (Span & { readonly type: "mark"; readonly mark: string })
+  | (Span & { readonly type: "word"; readonly plain: string });
+
+const plainAt = (tokens: readonly Token[], i: number): string => tokens[i]?.plain ?? "";
+
+const NOT =
+  /^(?:dont|doesnt|didnt|wont|never|not|no|without|cannot|cant|mustnt|shouldnt|isnt|arent|nobody|nothing|non|sans)$/;
+const UNTIL = /^(?:until|till|untill|til)$/;
+const WHEN = /^(?:when|while|whilst|because|so|which|where|whose|who|unless|since|though|although|or)$/;
+const SOON = /^(?:once)$/;
+const CLOSES = /^(?:[,;:.()→—!?]|then)$/;
+const VESSEL_END = /^(?:and|but|just|then)$/;
+
+/** Whether a verb stands where somebody is told to do it. */
+const isDeed = (tokens: readonly Token[], i: number): boolean => {
+  const verb = verbCalled(plainAt(tokens, i));
+  return verb !== null && !isGerund(plainAt(tokens, i)) && verb.sense !== "help" && verb.sense !== "aside";
+};
+
+/** The pieces of one sentence, each with the tokens it takes up; every token is in one of them. */
+export function chunksOf(tokens: readonly Token[], lexicon: Lexicon): Chunk[] {
+  const chunks: Chunk[] = [];
+  let prep = "";
+  let definite = false;
+  let i = 0;
+  const wordAt = (k: number) => plainAt(tokens, k);
+  const push = (chunk: Chunk) => {
+    chunks.push(chunk);
+    i = chunk.to;
+    prep = "";
+    definite = false;
+  };
+  while (i < tokens.length) {
+    const token = tokens[i];
+    if (!token) break;
+    const { plain } = token;
+    if (token.kind === "break") {
+      i += 1;
+      continue;
+    }
+    if (token.kind === "mark" && plain !== "½") {
+      // Dashes between words divide like commas.
+      const degree = plain === "°" ? temperatureAt(tokens, i) : null;
+      if (!degree) {
+        push({ type: "mark", mark: plain, from: i, to: i + 1 });
+        continue;
+      }
+    }
+    // What is told off.
+    if (
+      NOT.test(plain) &&
+      !isLimit(tokens, i) &&
+      !(plain === "nothing" && /^(?:almost|nearly|to)$/.test(wordAt(i - 1)))
+    ) {
+      push({ type: "not", from: i, to: endOfNot(tokens, i), words: "" });
+      continue;
+    }
+    if (UNTIL.test(plain)) {
+      // Its words stay where they are: how far it goes is looked for in them; verbs in it are no deeds.
+      const to = endOfUntil(tokens, i);
+      const start = i;
+      push({ type: "until", from: start, to, words: join(tokens, start, to) });
+      scanInside(tokens, start, to, chunks);
+      i = to;
+      continue;
+    }
+    if (plain === "if" || plain === "unless") {
+      push({ type: "if", from: i, to: endOfIf(tokens, i), words: "" });
+      continue;
+    }
+    if (
+      (WHEN.test(plain) && !(plain === "so" && !isSoThat(tokens, i)) && plain !== "or") ||
+      (SOON.test(plain) && isClauseAhead(tokens, i))
+    ) {
+      push({ type: "aside", from: i, to: endOfWhen(tokens, i), words: "" });
+      continue;
+    }
+    if (/^(?:like|as|than|colour|color|smells?)$/.test(plain) && isComparison(tokens, i)) {
+      push({ type: "aside", from: i, to: endOfComparison(tokens, i), words: "" });
+      continue;
+    }
+    if (plain === "or" && /^(?:it|itll|you|youll|they|theyll|else)$/.test(wordAt(i + 1))) {
+      push({ type: "aside", from: i, to: endOfWhen(tokens, i), words: "" });
+      continue;
+    }
+    if (plain === "or" && chunks.at(-1)?.type === "thing") {
+      // "water or white stock": the first is taken, the other asked about where it is read.
+      push({ type: "word", plain: "or", from: i, to: i + 1 });
+      continue;
+    }
+    const atMost = limitBefore(tokens, i);
+    const time = timeAt(tokens, i);
+    if (time) {
+      push({ type: "time", time, from: i, to: time.to, atMost });
+      continue;
+    }
+    const temperature = temperatureAt(tokens, i);
+    if (temperature) {
+      push({ type: "temperature", temperature, from: i, to: temperature.to, atMost });
+      continue;
+    }
+    const part = partAt(tokens, i);
+    if (part) {
+      const named = lexicon.nameIn(tokens, part.to, true);
+      if (named) {
+        push(thing(i, named.to, named, { part: part.part, prep, definite: true }));
+        continue;
+      }
+    }
+    const juice = juiceAt(tokens, i, lexicon);
+    if (juice) {
+      push({ ...juice, prep });
+      continue;
+    }
+    const amount = amountAt(tokens, i);
+    if (amount && !isNoAmount(tokens, amount)) {
+      let start = amount.to;
+      while (/^(?:of|the|good|x)$/.test(wordAt(start)) && start < amount.to + 3) start += 1;
+      const parts = /^(?:zest|peel|rind|juice)$/.test(wordAt(start)) && wordAt(start + 1) === "of";
+      const named = parts ? null : shared(tokens, lexicon.nameIn(tokens, start, true), lexicon);
+      const isUnitToo =
+        amount.unit?.kind === "count" && (!named || !named.ingredient)
+          ? unitAsThing(tokens, amount, lexicon)
+          : null;
+      if (isUnitToo && !named) {
+        push(thing(i, isUnitToo.to, isUnitToo, { amount: { ...amount, unit: null }, prep, definite }));
+        continue;
+      }
+      if (named && !(amount.unit === null && amount.number.inFigures && isVerbless(tokens, named))) {
+        const inner = innerUnit(tokens, named, amount);
+        const and = alsoAt(tokens, named.to);
+        const relation = relationAt(tokens, and?.to ?? named.to, amount, lexicon);
+        push(
+          thing(i, Math.max(named.to, and?.to ?? 0, relation?.to ?? 0), named, {
+            amount: inner ?? amount,
+            also: and?.amount ?? null,
+            relation: relation?.relation ?? null,
+            prep,
+            definite,
+          }),
+        );
+        continue;
+      }
+      const relation =
+        amount.unit?.kind === "share" || amount.unit?.kind === "mass"
+          ? relationAt(tokens, amount.to, amount, lexicon)
+          : null;
+      const last = chunks.at(-1);
+      const before = last?.type === "mark" && /^[,:(=-]$/.test(last.mark) ? chunks.at(-2) : last;
+      if (relation && before?.type === "thing" && !before.amount) {
+        chunks[chunks.indexOf(before)] = { ...before, amount, relation: relation.relation, to: relation.to };
+        i = relation.to;
+        continue;
+      }
+      const of = amountOfBefore(tokens, chunks, amount);
+      if (of) {
+        const relation = relationAt(tokens, amount.to, amount, lexicon);
+        chunks[chunks.indexOf(of)] = { ...of, amount, relation: relation?.relation ?? null };
+        chunks.push({ type: "word", plain: "", from: i, to: relation?.to ?? amount.to });
+        i = relation?.to ?? amount.to;
+        continue;
+      }
+      if (amount.unit !== null || amount.number.inFigures) {
+        push({ type: "amount", amount, from: i, to: amount.to });
+        continue;
+      }
+    }
+    const loose = numberAt(tokens, i);
+    if (loose && token.kind === "number") {
+      push({ type: "word", plain, from: i, to: i + 1 });
+      continue;
+    }
+    if (/^(?:heat|fire|flame|boil|cover|tick)$/.test(plain) && isNoun(tokens, i) && plain !== "boil") {
+      push({ type: "word", plain, from: i, to: i + 1 });
+      continue;
+    }
+    // "cook it dry", "a dry pan", "stock, warm, not hot", "blend the rest": words that tell how or what, and no order.
+    if (isNoOrder(tokens, i)) {
+      push({ type: "word", plain, from: i, to: i + 1 });
+      continue;
+    }
+    const verb =
+      isPlural(tokens, i) || isTitleNoun(tokens, i)
+        ? null
+        : plain === "fish" && wordAt(i + 1) === "out"
+          ? verbCalled("fishout")
+          : verbCalled(plain);
+    // A verb that begins a name is none: "brown stock"; where an order stands it is one: "Brown onions".
+    const named = shared(tokens, lexicon.nameIn(tokens, i), lexicon);
+    const known = named?.ingredient ?? named?.bundle;
+    const startsDeed =
+      verb && (i === 0 || /^(?:mark)$/.test(chunks.at(-1)?.type ?? "")) && !nameIsLonger(tokens, named, i);
+    if (
+      verb &&
+      (!known || startsDeed || (named && verbCalled(wordAt(i)) && !nameIsLonger(tokens, named, i)))
+    ) {
+      const does = plain === "top" && wordAt(i + 1) === "up" ? { ...verb, sense: "add" as const } : verb;
+      push({ type: "verb", verb: does, form: formOf(tokens, i), from: i, to: i + 1 });
+      continue;
+    }
+    if (named && !FILLER.has(plain)) {
+      const and = alsoAt(tokens, named.to);
+      push(
+        thing(i, Math.max(named.to, and?.to ?? 0), named, { prep, definite, amount: and?.amount ?? null }),
+      );
+      continue;
+    }
+    if (/^(?:the|its|their|this|that|those|these|your|my|our)$/.test(plain)) definite = true;
+    if (
+      FILLER.has(plain) &&
+      !/^(?:the|a|an|some|all|of|its|their|this|that|those|these|your|my|our|more|and|another)$/.test(plain)
+    )
+      prep = plain;
+    if (plain === "and") prep = chunks.at(-1)?.type === "thing" ? (chunks.at(-1) as ThingChunk).prep : prep;
+    chunks.push({ type: "word", plain, from: i, to: i + 1 });
+    i += 1;
+  }
+  return withPrepositions(chunks);
+}
+
+/** The thing that an amount behind it is of: "butter 70 g", "dripping, four tablespoons", "half the butter so like 20 grams". */
+function amountOfBefore(
+  tokens: readonly Token[],
+  chunks: readonly Chunk[],
+  amount: SaidAmount,
+): ThingChunk | null {
+  if (plainAt(tokens, amount.to) === "at" && plainAt(tokens, amount.to + 1) === "a") return null;
+  if (amount.each) return null;
+  let k = chunks.length - 1;
+  let unknown: ThingChunk | null = null;
+  while (k >= 0) {
+    const chunk = chunks[k];
+    if (!chunk) return null;
+    if (chunk.type === "mark" && /^[,:(=+/-]$/.test(chunk.mark)) k -= 1;
+    else if (chunk.type === "word" && /^(?:so|that|is|of|and|was|them|loose|the|at)$/.test(chunk.plain))
+      k -= 1;
+    else if (
+      chunk.type === "verb" &&
+      (chunk.form === "part" || (chunk.form === "past" && chunk.verb.sense === "prepare"))
+    )
+      k -= 1;
+    else if (chunk.type === "thing" && !chunk.amount && !chunk.aside) {
+      // "veal bones, knuckle + neck 30 kg": what nobody knows is said of what is known before it.
+      if (chunk.named.ingredient || chunk.named.bundle) return chunk;
+      unknown ??= chunk;
+      k -= 1;
+    } else return unknown;
+    if (chunks.length - k > 8) break;
+  }
+  return unknown;
+}
+
+/** Things after "for", "like" or "onto" are what it is for, not what goes in. */
+const withPrepositions = (chunks: readonly Chunk[]): Chunk[] =>
+  chunks.map(chunk =>
+    chunk.type === "thing" && BESIDE.has(chunk.prep) && !chunk.amount ? { ...chunk, aside: true } : chunk,
+  );
+
+const thing = (from: number, to: number, named: Named, more: Partial<ThingChunk>): ThingChunk => ({
+  type: "thing",
+  from,
+  to,
+  named,
+  amount: null,
+  also: null,
+  relation: null,
+  definite: false,
+  part: null,
+  prep: "",
+  of: null,
+  aside: false,
+  ...more,
+});
+
+const join = (tokens: readonly Token[], from: number, to: number): string =>
+  tokens.slice(from, to).map(t => t.plain).join(" "); // prettier-ignore
+
+/** "no more than 35 minutes", "not over 80 °C": a limit, not a ban. */
+const isLimit = (tokens: readonly Token[], i: number): boolean =>
+  /^(?:no|not)$/.test(plainAt(tokens, i)) &&
+  /^(?:more|over|above|longer)$/.test(plainAt(tokens, i + 1)) &&
+  numberAt(tokens, i + (plainAt(tokens, i + 2) === "than" ? 3 : 2)) !== null;
+
+const limitBefore = (tokens: readonly Token[], i: number): boolean =>
+  /^(?:under|below|most|max|maximum|above|over|than|beyond)$/.test(plainAt(tokens, i - 1)) ||
+  /^(?:max|tops|maximum)$/.test(plainAt(tokens, i + 3));
+
+/** How far what is told off reaches. */
+function endOfNot(tokens: readonly Token[], from: number): number {
+  const first = plainAt(tokens, from);
+  let i = from + 1;
+  // "no salt the capers are salty enough", "without salt": the thing alone.
+  const nounOnly = first === "no" || first === "sans" || first === "non";
+  let words = 0;
+  let verbs = 0;
+  while (i < tokens.length) {
+    const plain = plainAt(tokens, i);
+    if (tokens[i]?.kind === "break" || CLOSES.test(plain)) break;
+    if (VESSEL_END.test(plain)) break;
+    if (nounOnly) {
+      if (tokens[i]?.kind !== "word" || numberAt(tokens, i)) break;
+      if (
+        words > 0 &&
+        (FILLER.has(plain) || isDeed(tokens, i)) &&
+        !/^(?:more|in|it|at|any|all|yet|ever|whatsoever|on|of|the)$/.test(plain)
+      )
+        break;
+      if (words > 0 && /^(?:the)$/.test(plain) && !/^(?:in|on|of)$/.test(plainAt(tokens, i - 1))) break;
+      words += 1;
+    } else {
+      if (isDeed(tokens, i)) {
+        // "never stir, let it": a second verb is another matter, unless it is let or helped.
+        if (
+          verbs > 0 &&
+          !isGerund(plain) &&
+          !/^(?:it|to|let|letting|them|you|or|take|takes|taking|turn|get|go)$/.test(plainAt(tokens, i - 1))
+        )
+          break;
+        verbs += 1;
+      }
+      const amount = i > from + 2 ? amountAt(tokens, i) : null;
+      if (amount?.unit && amount.unit.kind !== "share" && /^(?:with|it|them)$/.test(plainAt(tokens, i - 1)))
+        break;
+      if (
+        i > from + 1 &&
+        tokens[i]?.kind === "number" &&
+        !/^(?:over|above|than|under|more|past|to|at|a)$/.test(plainAt(tokens, i - 1))
+      )
+        break;
+    }
+    i += 1;
+  }
+  return Math.max(i, from + 1);
+}
+
+function endOfUntil(tokens: readonly Token[], from: number): number {
+  let i = from + 1;
+  let finite = 0;
+  while (i < tokens.length) {
+    const plain = plainAt(tokens, i);
+    if (tokens[i]?.kind === "break" || CLOSES.test(plain)) break;
+    if (
+      plain === "and" &&
+      isDeed(tokens, i + 1) &&
+      !/^(?:mixture|it|they|the)$/.test(plainAt(tokens, i + 1)) &&
+      !isStateAfterAnd(tokens, i)
+    )
+      break;
+    const verb = verbCalled(plain);
+    if (verb && i > from + 1 && !isGerund(plain)) {
+      const subject =
+        /^(?:it|they|you|that|this|the|its|theyre|has|have|is|are|was|were|be|just|barely|to|all)$/.test(
+          plainAt(tokens, i - 1),
+        );
+      const noun = /^(?:a|of|the|bit|little|some)$/.test(plainAt(tokens, i - 1));
+      if (!subject && !noun && finite > 0 && !isParticiple(plain) && !/s$/.test(plain)) break;
+      if (!subject && finite === 0 && isImperative(tokens, i)) break;
+      finite += 1;
+    }
+    i += 1;
+  }
+  return i;
+}
+
+/** "until soft push it through": an order follows the state. */
+const isImperative = (tokens: readonly Token[], i: number): boolean =>
+  /^(?:it|them|in|the|through|out|up|off|with|down)$/.test(plainAt(tokens, i + 1)) &&
+  !/s$/.test(plainAt(tokens, i));
+
+/** "until the liquid has gone and the mixture begins to hiss", "soft and golden". */
+const isStateAfterAnd = (tokens: readonly Token[], i: number): boolean =>
+  /s$/.test(plainAt(tokens, i + 1)) || /^(?:dry|set)$/.test(plainAt(tokens, i + 1));
+
+function endOfIf(tokens: readonly Token[], from: number): number {
+  const leads = from === 0 || tokens.slice(0, from).every(t => t.kind !== "word" || FILLER.has(t.plain));
+  let i = from + 1;
+  while (
+    i < tokens.length &&
+    (leads
+      ? tokens[i]?.kind !== "break" && !/^[.;]$/.test(plainAt(tokens, i))
+      : !/^[,;.)]$/.test(plainAt(tokens, i)))
+  )
+    i += 1;
+  return i;
+}
+
+function endOfWhen(tokens: readonly Token[], from: number): number {
+  let i = from + 1;
+  let verbs = 0;
+  while (i < tokens.length && !CLOSES.test(plainAt(tokens, i)) && tokens[i]?.kind !== "break") {
+    const plain = plainAt(tokens, i);
+    const before = plainAt(tokens, i - 1);
+    if (i > from + 2 && plain === "and" && isDeed(tokens, i + 1)) break;
+    if (i > from + 2 && /^(?:you|i|we)$/.test(plain) && isDeed(tokens, i + 1)) break;
+    // "when it's really boiling two pounds of peas": what goes in then is no part of when.
+    const amount = i > from + 2 ? amountAt(tokens, i) : null;
+    if (amount?.unit && amount.unit.kind !== "share" && !/^(?:over|of|about|to|for|by)$/.test(before)) break;
+    if (verbCalled(plain)) {
+      const order =
+        isDeed(tokens, i) &&
+        !isParticiple(plain) &&
+        !/s$/.test(plain) &&
+        !/^(?:to|it|they|you|i|we|the|has|have|is|are|a|that|its|will|can|of)$/.test(before);
+      if (verbs > 0 && order) break;
+      verbs += 1;
+    }
+    i += 1;
+  }
+  return i;
+}
+
+const isSoThat = (tokens: readonly Token[], i: number): boolean =>
+  /^(?:that|it|the|they|we|you)$/.test(plainAt(tokens, i + 1)) &&
+  i > 0 &&
+  !/^[,]$/.test(plainAt(tokens, i - 1));
+
+/** "once the flames die", and not "an hour, once". */
+const isClauseAhead = (tokens: readonly Token[], i: number): boolean =>
+  /^(?:the|it|they|you|through|that|peeled)$/.test(plainAt(tokens, i + 1));
+
+const isComparison = (tokens: readonly Token[], i: number): boolean => {
+  const [plain, next] = [plainAt(tokens, i), plainAt(tokens, i + 1)];
+  if (plain === "colour" || plain === "color") return next === "of";
+  if (/^smells?$/.test(plain)) return /^(?:like|of)$/.test(next);
+  if (plain === "like")
+    return !numberAt(tokens, i + 1)?.inFigures && !/^(?:a)$/.test(next)
+      ? !/^(?:a|an)$/.test(next) || true
+      : !numberAt(tokens, i + 1);
+  if (plain === "as") return !/^(?:taken|said|needed|well|required)$/.test(next);
+  return true;
+};
+
+function endOfComparison(tokens: readonly Token[], from: number): number {
+  let i = from + 1;
+  while (
+    i < tokens.length &&
+    !CLOSES.test(plainAt(tokens, i)) &&
+    !/^(?:and|but)$/.test(plainAt(tokens, i)) &&
+    tokens[i]?.kind !== "break"
+  ) {
+    if (i > from + 1 && isDeed(tokens, i) && !FILLER.has(plainAt(tokens, i - 1))) break;
+    i += 1;
+  }
+  return i;
+}
+
+/** "sole and turbot frames": what the second is made of counts for the first. */
+function shared(tokens: readonly Token[], named: Named | null, lexicon: Lexicon): Named | null {
+  if (!named || named.ingredient || named.bundle || plainAt(tokens, named.to) !== "and") return named;
+  const second = lexicon.nameIn(tokens, named.to + 1);
+  if (!second?.ingredient || second.to - second.from < 2) return named;
+  const ingredient = lexicon.called(`${named.name} ${plainAt(tokens, second.to - 1)}`);
+  return ingredient ? { ...second, from: named.from, ingredient } : named;
+}
+
+/** "half the butter", "two thirds of the shells", "the remaining 40 ml oil" is read by its amount. */
+function partAt(tokens: readonly Token[], i: number): { part: number | "rest"; to: number } | null {
+  const text = join(tokens, i, Math.min(tokens.length, i + 6));
+  const match =
+    /^(half|a third|one third|two thirds|a quarter|three quarters) (?:of )?(?:the|its|your) (?=\w)/.exec(
+      text,
+    ) ??
+    /^(?:the )?(rest|remainder|other half|second half) (?:of )?(?:the )?(?=\w)/.exec(text) ??
+    /^the (remaining) (?=[a-z])/.exec(text) ??
+    /^(remaining) (?=[a-z])/.exec(text);
+  if (!match) return null;
+  const words = match[0].trim().split(" ").length;
+  const said = match[1] ?? "";
+  if (numberAt(tokens, i + words)?.inFigures) return null;
+  return { part: PARTS[said] ?? "rest", to: i + words };
+}
+const PARTS: Readonly<Record<string, number>> = {
+  half: 1 / 2, "a third": 1 / 3, "one third": 1 / 3, "two thirds": 2 / 3, "a quarter": 1 / 4, "three quarters": 3 / 4,
+}; // prettier-ignore
+
+/** "the juice of half a lemon", "juice of 6 lemons", "the zest of an orange", "the stalks of 1 bunch of tarragon". */
+function juiceAt(tokens: readonly Token[], from: number, lexicon: Lexicon): ThingChunk | null {
+  let i = from;
+  if (plainAt(tokens, i) === "the") i += 1;
+  const word = plainAt(tokens, i);
+  if (!/^(?:juice|zest|peel|rind|stalks|leaves)$/.test(word) || plainAt(tokens, i + 1) !== "of") return null;
+  const amount = amountAt(tokens, i + 2);
+  const start = amount
+    ? amount.to + (plainAt(tokens, amount.to) === "of" ? 1 : 0)
+    : i + 2 + (plainAt(tokens, i + 2) === "the" ? 1 : 0);
+  const fruit = lexicon.nameIn(tokens, start, true);
+  if (!fruit) return null;
+  const of =
+    word === "juice"
+      ? ("juice" as const)
+      : /stalks|leaves/.test(word)
+        ? ("stalks" as const)
+        : ("zest" as const);
+  if (of === "stalks") return thing(from, fruit.to, fruit, { amount, of });
+  const single = fruit.name
+    .replace(/ies$/, "y")
+    .replace(/oes$/, "o")
+    .replace(/([^s])s$/, "$1");
+  const ingredient = lexicon.called(`${single} ${of}`) ?? lexicon.called(`${single} peel`);
+  const and = alsoAt(tokens, fruit.to);
+  const named: Named = {
+    ...fruit,
+    from,
+    ingredient,
+    name: ingredient?.name ?? `${single} ${word}`,
+    bundle: null,
+  };
+  return thing(from, Math.max(fruit.to, and?.to ?? 0), named, { amount, of, also: and?.amount ?? null });
+}
+
+/** A figure in brackets or after "about": "8 thighs (about 3 lb)", "the juice of 4 oranges, roughly 340 ml", "2 steaks, about 220 g each". */
+function alsoAt(tokens: readonly Token[], at: number): { amount: SaidAmount; to: number } | null {
+  let i = at;
+  // "1 yellow onion, sliced (about 8 oz)".
+  if (plainAt(tokens, i) === ",")
+    for (let k = i + 1; k < i + 4 && tokens[k]; k++) {
+      if (plainAt(tokens, k) === "(") i = k;
+      else if (!isParticiple(plainAt(tokens, k)) && !/ly$/.test(plainAt(tokens, k))) break;
+    }
+  const open = plainAt(tokens, i);
+  if (open !== "(" && open !== ",") return null;
+  const amount = amountAt(tokens, i + 1);
+  if (amount?.unit?.kind !== "mass" && amount?.unit?.kind !== "volume") return null;
+  if (open === "(") {
+    const close = tokens.findIndex((t, k) => k >= amount.to && t.plain === ")");
+    if (close < 0 || close > amount.to + 8) return null;
+    // "(300 g onion, 200 g carrot)" names the parts.
+    const rest = tokens.slice(amount.to, close);
+    const parts = rest.some(t => t.kind === "number");
+    return parts ? null : { amount, to: close + 1 };
+  }
+  const hedged = /^(?:about|roughly|around|approximately|some)$/.test(plainAt(tokens, i + 1));
+  if (!hedged && !amount.each) return null;
+  const next = plainAt(tokens, amount.to);
+  return next === "" || CLOSES.test(next) || FILLER.has(next) ? { amount, to: amount.to } : null;
+}
+
+/** "60 g butter per litre of stock", "12 % of the bones", "20 g butter/l", "100 butter to the litre". */
+function relationAt(
+  tokens: readonly Token[],
+  from: number,
+  amount: SaidAmount,
+  lexicon: Lexicon,
+): { relation: Relation; to: number } | null {
+  let i = from;
+  const words = join(tokens, i, Math.min(tokens.length, i + 5));
+  const per =
+    /^(?:per|to each|to every|for each|for every|to the|to a|\/|a) ?(l|litre|liter|litres|kg|kilo|kilogram)\b(?: of)?/.exec(
+      words,
+    );
+  if (per && (!/^a /.test(words) || /^a (?:litre|liter|kg|kilo)/.test(words))) {
+    i += per[0].split(" ").length;
+    const of = lexicon.nameIn(tokens, plainAt(tokens, i) === "the" ? i + 1 : i);
+    const name = of ?? potWord(tokens, i);
+    const isOf = / of$/.test(per[0]);
+    return {
+      relation: {
+        kind: /^k/.test(per[1] ?? "") ? "per-kg" : "per-litre",
+        of: isOf ? (name?.name ?? "") : "",
+      },
+      to: isOf && name ? name.to : i,
+    };
+  }
+  if (amount.unit?.kind === "share" && plainAt(tokens, i) === "of") {
+    i += plainAt(tokens, i + 1) === "the" ? 2 : 1;
+    const name = lexicon.nameIn(tokens, i) ?? potWord(tokens, i);
+    return {
+      relation: { kind: "share", pct: amount.number.value, of: name?.name ?? join(tokens, i, i + 1) },
+      to: name?.to ?? i + 1,
+    };
+  }
+  return null;
+}
+
+const potWord = (tokens: readonly Token[], i: number): { name: string; to: number } | null => {
+  const at = plainAt(tokens, i) === "the" ? i + 1 : i;
+  return tokens[at]?.kind === "word"
+    ? {
+        name: join(
+          tokens,
+          at,
+          Math.min(tokens.length, at + (/^finished$/.test(plainAt(tokens, at)) ? 2 : 1)),
+        ),
+        to: at + (/^finished$/.test(plainAt(tokens, at)) ? 2 : 1),
+      }
+    : null;
+};
+
+/** "2 garlic cloves": what is counted stands after the name. */
+function innerUnit(tokens: readonly Token[], named: Named, amount: SaidAmount): SaidAmount | null {
+  if (amount.unit !== null || !named.ingredient) return null;
+  const last = amountAt([{ ...ONE }, ...tokens.slice(named.to - 1, named.to)], 0);
+  return last?.unit?.kind === "count" && named.ingredient.measures.some(m => m.name === last.unit?.name)
+    ? { ...amount, unit: last.unit }
+    : null;
+}
+const ONE: Token = {
+  kind: "number",
+  text: "1",
+  plain: "1",
+  at: 0,
+  end: 0,
+  value: 1,
+  ambiguous: false,
+  tight: false,
+};
+
+/** "3 cloves", "10 bay": the word for a measure is a thing as well. */
+function unitAsThing(tokens: readonly Token[], amount: SaidAmount, lexicon: Lexicon): Named | null {
+  return lexicon.nameIn(tokens, amount.to - 1, true);
+}
+
+/** "roast 220": a number before a verb counts nothing. */
+const isVerbless = (tokens: readonly Token[], named: Named): boolean =>
+  named.ingredient === null && verbCalled(plainAt(tokens, named.from)) !== null;
+
+const isNoAmount = (tokens: readonly Token[], amount: SaidAmount): boolean => {
+  const next = plainAt(tokens, amount.to);
+  const first = plainAt(tokens, amount.from);
+  // "a", "an", "one" before what is no name counts nothing.
+  if (
+    amount.unit === null &&
+    !amount.number.inFigures &&
+    /^(?:a|an|one|half|few|couple)$/.test(first) &&
+    (next === "" || FILLER.has(next))
+  )
+    return true;
+  return false;
+};
+
+const nameIsLonger = (tokens: readonly Token[], named: Named | null, i: number): boolean =>
+  (named?.ingredient != null &&
+    named.to > i + 1 &&
+    (amountAt(tokens, named.to) !== null || /(?:stock|sugar|butter|sauce|rice)$/.test(named.name))) ||
+  (named !== null &&
+    named.from === i &&
+    named.to > i + 1 &&
+    named.ingredient !== null &&
+    !/^(?:brown|roast|dry|cover|season)$/.test(plainAt(tokens, i)))
+    ? true
+    : named !== null && named.ingredient !== null && named.to > i + 1 && i > 0;
+
+/** "the shells", "two slices": what is done ends like what is meant. */
+function isPlural(tokens: readonly Token[], i: number): boolean {
+  const plain = plainAt(tokens, i);
+  const verb = verbCalled(plain);
+  return (
+    /s$/.test(plain) &&
+    verb !== null &&
+    verb.lemma !== plain &&
+    /^(?:prepare|aside|cover|skim|pass)$/.test(verb.sense) &&
+    !/^(?:it|he|she|that|who|which|one)$/.test(plainAt(tokens, i - 1))
+  );
+}
+
+/** "for the pork belly braise I cure …": a dish, then who does what. */
+const isTitleNoun = (tokens: readonly Token[], i: number): boolean =>
+  /^(?:i|we|you)$/.test(plainAt(tokens, i + 1)) &&
+  verbCalled(plainAt(tokens, i + 2)) !== null &&
+  tokens[i - 1]?.kind === "word" &&
+  !/^(?:and|you|i|we|then|to)$/.test(plainAt(tokens, i - 1));
+
+function isNoOrder(tokens: readonly Token[], i: number): boolean {
+  const plain = plainAt(tokens, i);
+  const before = plainAt(tokens, i - 1);
+  const next = plainAt(tokens, i + 1);
+  if (plain === "dry") {
+    if (/^(?:caramel|pan|skillet|heat|again)$/.test(next)) return true;
+    return [1, 2, 3].some(k =>
+      /^(?:cook|cooked|boil|boiled|fry|fried|reduce|reduced|go|almost|nearly|until|completely)$/.test(
+        plainAt(tokens, i - k),
+      ),
+    );
+  }
+  if (plain === "boil" && before === "the" && plainAt(tokens, i - 2) === "off") return true;
+  if (plain === "left") return /^(?:was|is|were|what|whats|been|thats|are)$/.test(before);
+  if (plain === "warm") {
+    if (/^(?:keep|hold|held|kept|them|it)$/.test(before)) return true;
+  }
+  if (plain === "rest") return /^(?:the|of|its)$/.test(before);
+  if (/^(?:warm|cool|open|set)$/.test(plain))
+    return before === "," && (CLOSES.test(next) || next === "not" || next === "");
+  return false;
+}
+
+/** "high heat", "off the fire", "heat off". */
+const isNoun = (tokens: readonly Token[], i: number): boolean =>
+  /^(?:the|high|low|medium|of|on|over|full|strong|gentle|slow|off|under|more|a|no|fierce|moderate|from|to|in|reduce|lower|raise)$/.test(
+    plainAt(tokens, i - 1),
+  ) || /^(?:off|down|up high)$/.test(plainAt(tokens, i + 1));
+
+function formOf(tokens: readonly Token[], i: number): "base" | "past" | "gerund" | "noun" | "part" {
+  const plain = plainAt(tokens, i);
+  const before = plainAt(tokens, i - 1);
+  if (isGerund(plain)) return "gerund";
+  if (isParticiple(plain) && /^(?:the|a|an|some|of)$/.test(before)) return "part";
+  if (before === "to" && /^(?:aside|help|prepare)$/.test(verbCalled(plain)?.sense ?? "")) return "part";
+  if (
+    /^(?:a|an|the|bare|gentle|low|slow|rolling|full|hard|gently|no|one|very|white|pale|brown|blond|fine|drum|hair|conical|coarse|of)$/.test(
+      before,
+    ) ||
+    (/^(?:to|at|from|after)$/.test(before) && /^(?:boil|simmer|murmur|reduction)$/.test(plain))
+  )
+    return "noun";
+  if (isParticiple(plain)) return "past";
+  if (/^(?:on|of|with|in)$/.test(before) && !/^(?:go|goes|went)$/.test(plain)) return "noun";
+  return "base";
+}
+
+/** Numbers and amounts in what follows "until": their ends count, the verbs in it do not. */
+function scanInside(tokens: readonly Token[], from: number, to: number, chunks: Chunk[]): void {
+  let i = from + 1;
+  const inner = tokens.slice(0, to);
+  while (i < to) {
+    const time = timeAt(inner, i);
+    if (time) {
+      chunks.push({ type: "time", time, from: i, to: time.to, atMost: false });
+      i = time.to;
+      continue;
+    }
+    const temperature = temperatureAt(inner, i);
+    if (temperature) {
+      chunks.push({
+        type: "temperature",
+        temperature,
+        from: i,
+        to: temperature.to,
+        atMost: limitBefore(inner, i),
+      });
+      i = temperature.to;
+      continue;
+    }
+    const amount = amountAt(inner, i);
+    if (amount && !amount.unit?.vague && (amount.unit?.kind === "volume" || amount.unit?.kind === "mass")) {
+      chunks.push({ type: "amount", amount, from: i, to: amount.to });
+      i = amount.to;
+      continue;
+    }
+    i += 1;
+  }
+}
