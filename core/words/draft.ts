@@ -171,7 +171,7 @@ function itemsOf({ tokens }: Said, lexicon: Lexicon, narrated: boolean): string[
     )
       continue;
     if (before?.type === "word" && /^(?:to|for|well|the|a)$/.test(before.plain)) continue;
-    if (/^(?:help|aside)$/.test(chunk.verb.sense) && i > 0) continue;
+    if (/^(?:help|aside)$/.test(chunk.verb.sense) && i > 0 && !narrated) continue;
     if (chunk.verb.sense === "prepare" && i > 0) continue;
     return null;
   }

@@ -7,6 +7,7 @@ import {
   openKitchen,
   walk,
 } from "../formula";
+import { massOfPools } from "../things/pot";
 import { draftRecipe } from "./draft";
 import { formulaFromDraft } from "./formula-from-draft";
 import type { DraftPiece } from "./piece";
@@ -41,7 +42,10 @@ export interface ReadLine {
 
 export interface ReadPiece {
   readonly text: string;
+  /** What is done, in the plainest word: what is poached, braised or cooked under fat is simmered. */
   readonly kind: Step["kind"];
+  /** The exact kind of step. */
+  readonly step: Step["kind"];
   /** Nothing about it is left open. */
   readonly clear: boolean;
   readonly vessel: string | null;
@@ -73,48 +77,82 @@ export function readOut(text: string, data: KitchenData): ReadOut {
   const draft = draftRecipe(text, data, () => `r${(made += 1)}`);
   const document = formulaFromDraft(draft.name, draft.pieces);
   const walked = document && walk(document, openKitchen(data));
-  const last = walked?.states.at(-1);
+  const sauce = walked?.states.findLast(state => state.body !== null && state.body !== undefined);
   return {
     name: draft.name,
     document,
     pieces: draft.pieces.map((piece, i) => pieceOut(piece, document?.steps[i] ?? piece.step, walked, i)),
     unread: draft.unread,
     walk: walked && {
-      finishedG: walked.finishedG,
+      finishedG: walked.finishedG - piecesForThePlate(walked, document),
       finishedMl: walked.finishedMl,
-      body: last?.body?.thickness ?? null,
+      body: sauce?.body?.thickness ?? null,
       problems: walked.problems.map(problem => problem.message),
     },
   };
+}
+
+/** What was lifted out, kept and put back lies in the sauce but is none of it, g. */
+function piecesForThePlate(walked: Walk, document: FormulaDocument): number {
+  if (!document.steps.some(step => step.kind === "put-back")) return 0;
+  const parts = walked.states.at(-1)?.pot.solids ?? [];
+  return parts
+    .filter(part => part.kind === "meat" || part.kind === "poultry-whole")
+    .reduce((sum, part) => sum + massOfPools(part.pools), 0);
 }
 
 function pieceOut(piece: DraftPiece, step: Step, walked: Walk | null, index: number): ReadPiece {
   const state = walked?.states[index];
   return {
     text: piece.text,
-    kind: step.kind,
+    kind: PLAIN_KINDS[step.kind] ?? step.kind,
+    step: step.kind,
     clear: piece.questions.length + piece.doubts.length === 0,
     vessel: state?.vessel?.name ?? null,
-    lines: step.lines.map((line, i): ReadLine => {
-      const said = piece.said[i];
-      const { amount } = line;
-      return {
-        name: said
-          ? (said.unknown ?? said.ingredient.name)
-          : "larder" in line.of
-            ? line.of.larder
-            : line.of.formula,
-        massG: state?.lines.find(l => l.lineId === line.id)?.massG ?? said?.massG ?? null,
-        amount: { ...amount, ...gramsOf(amount) },
-        assumed: line.certainty === "assumed",
-        known: !said?.unknown,
-      };
-    }),
+    lines: [
+      ...rubbedOn(step, piece),
+      ...step.lines.map((line, i): ReadLine => {
+        const said = piece.said[i];
+        const { amount } = line;
+        return {
+          name: said
+            ? (said.unknown ?? said.ingredient.name)
+            : "larder" in line.of
+              ? line.of.larder
+              : line.of.formula,
+          massG: state?.lines.find(l => l.lineId === line.id)?.massG ?? said?.massG ?? null,
+          amount: { ...amount, ...gramsOf(amount) },
+          assumed: line.certainty === "assumed",
+          known: !said?.unknown,
+        };
+      }),
+    ],
     end: defined({ ...(piece.saidMin !== undefined && { minutes: piece.saidMin }), ...endOut(step) }),
     questions: piece.questions.map(q => q.ask),
     doubts: piece.doubts,
   };
 }
+
+/** Salt and sugar of a cure, which the step keeps as shares of what is cured. */
+function rubbedOn(step: Step, piece: DraftPiece): ReadLine[] {
+  if (step.kind !== "cure") return [];
+  const massG = piece.said.reduce((sum, one) => sum + (one.massG ?? 0), 0);
+  return [["fine salt", step.saltPct] as const, ["sugar", step.sugarPct] as const]
+    .filter(([, pct]) => pct > 0)
+    .map(([name, pct]) => ({
+      name,
+      massG: (massG * pct) / 100,
+      amount: { kind: "share-of-base", pct },
+      assumed: false,
+      known: true,
+    }));
+}
+
+const PLAIN_KINDS: Partial<Record<Step["kind"], Step["kind"]>> = {
+  braise: "simmer",
+  poach: "simmer",
+  confit: "simmer",
+};
 
 const gramsOf = (amount: AmountRelation): { g?: number } =>
   amount.kind === "per-litre" ? { g: amount.gPerL } : amount.kind === "per-kg" ? { g: amount.gPerKg } : {};
@@ -131,7 +169,7 @@ function endOut(step: Step): ReadEnd {
     ...(until && targetOut(until)),
     minutes: step.kind === "reduce" ? step.orAfterMin : (number("rouxMin") ?? number("durationMin")),
     ...(step.kind === "dry" && { dry: "gone" }),
-    ovenC: number("ovenC"),
+    ovenC: number("ovenC") ?? (step.kind === "braise" && step.where === "oven" ? step.atC : undefined),
     holdC: number("holdC"),
     ...(number("toC") !== undefined && { tempC: number("toC") }),
     depthMm: number("depthMm"),

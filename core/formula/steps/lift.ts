@@ -6,6 +6,8 @@ import { choice, flag, textIfAny, time } from "./field";
 
 const fields = {
   what: choice("What", { aromatics: "herbs and spices", "everything solid": "everything solid" }),
+  /** Only these, by their names: "mussels, bay leaf"; all of it without them. */
+  which: textIfAny("Only", 120),
   /** For the plate or the next pot; else it goes. */
   keep: flag("kept for the plate"),
   /** What must come out again, counted: "2 cinnamon, 5 bay, 1 bundle". */
@@ -34,11 +36,13 @@ export const lift = defineStep({
     durationMin: 2,
   }),
   title: step =>
-    step.what === "aromatics"
-      ? "Lift the aromatics out"
-      : step.keep
-        ? "Lift out and keep"
-        : "Lift it all out",
+    step.which
+      ? `Lift out ${step.which}${step.keep ? " and keep" : ""}`
+      : step.what === "aromatics"
+        ? "Lift the aromatics out"
+        : step.keep
+          ? "Lift out and keep"
+          : "Lift it all out",
   detail: step => (step.tally ? `count them: ${step.tally}` : "count them in, count them out"),
   cue: "the tally is complete",
   cautions: () => [
@@ -62,7 +66,16 @@ export const lift = defineStep({
   },
   apply: context => {
     const { step, facts, pot } = context;
-    const out = pot.solids.filter(part => step.what !== "aromatics" || part.kind === "herbs");
+    const only = step.which
+      ?.toLowerCase()
+      .split(/,|\band\b/)
+      .map(name => name.trim())
+      .filter(Boolean);
+    const out = pot.solids.filter(
+      part =>
+        (step.what !== "aromatics" || part.kind === "herbs") &&
+        (!only?.length || only.some(name => part.name.toLowerCase().includes(name))),
+    );
     if (!out.length)
       return refuse({
         code: "EMPTY",

@@ -70,11 +70,32 @@ export function emulsionOfPot(pot: PotState, atC: number, facts: FactValues): Em
   return fatVolume > EMULSION_FROM && thickness !== null ? input : null;
 }
 
+/** From this share on chopped mushrooms lie one on the other and hold what is between them: a stuffing, no sauce. Our estimate. */
+const HEAP_FROM = 0.6;
+const HEAP = { loose: 67, firm: 95 } as const;
+const HEAP_SD = 8;
+
+/** Body of finely chopped mushrooms cooked dry, by how closely they lie; `null` where they swim, or are the lesser part. */
+function heapOf(pot: PotState): number | null {
+  const massIn = (kinds: readonly string[]) =>
+    pot.solids.filter(part => kinds.includes(part.kind)).reduce((m, part) => m + massOfPools(part.pools), 0);
+  const mushrooms = massIn(["mushrooms"]);
+  const chopped = mushrooms + massIn(["mirepoix", "herbs"]);
+  const all =
+    massOfPools(pot.liquor) + pot.floatFatG + pot.solids.reduce((m, part) => m + massOfPools(part.pools), 0);
+  const share = all > 0 ? chopped / all : 0;
+  if (mushrooms < chopped / 2 || share < HEAP_FROM) return null;
+  return HEAP.loose + ((share - HEAP_FROM) / (1 - HEAP_FROM)) * (HEAP.firm - HEAP.loose);
+}
+
 /**
  * Body of what is in a pot, at the temperature it is eaten at. `null` where there is no liquor, or where it has become a
  * glaze, a dough, a foam or a set custard: beyond the model.
  */
 export function bodyOfPot(pot: PotState, atC: number, facts: FactValues): PotBody | null {
+  const heap = heapOf(pot);
+  if (heap !== null)
+    return { thickness: heap, sd: HEAP_SD, forecast: heap, atC, body: null, emulsion: null, warnings: [] };
   if (liquorMass(pot) < LEAST_G || holdsItself(pot)) return null;
   const input = emulsionOfPot(pot, atC, facts);
   const emulsion = input && bareEmulsion(input, facts);

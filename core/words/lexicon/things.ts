@@ -37,6 +37,7 @@ export class Lexicon {
   /** Single words, long enough to be misspelt. */
   private readonly spelled: readonly string[];
   private shorts = new Map<string, Ingredient>();
+  private listed = new Set<string>();
 
   constructor(readonly larder: readonly Ingredient[]) {
     for (const { name, aliases } of larder)
@@ -52,6 +53,7 @@ export class Lexicon {
       for (const word of new Set([ingredient.name, ...ingredient.aliases].map(lastWord)))
         if (word.length > 2)
           found.set(word, found.has(word) && found.get(word) !== ingredient ? null : ingredient);
+    this.listed = new Set(ingredients.map(i => i.id));
     this.shorts = new Map([...found].flatMap(([word, one]) => (one ? [[word, one] as const] : [])));
   }
 
@@ -118,7 +120,7 @@ export class Lexicon {
     if (/^(?:peel|zest|rind|juice|trimmings)$/.test(plain)) return false;
     if (FILLER.has(plain) || MEASURING.has(plain) || isNumberWord(plain)) return true;
     if (HARMLESS.has(plain) || SHAPES.has(plain) || HERB_PARTS.has(plain)) return false;
-    if (/ly$/.test(plain) && !this.isOfAName(plain)) return true;
+    if (/ly$/.test(plain) && !/^(?:belly|jelly|lily)$/.test(plain) && !this.isOfAName(plain)) return true;
     const verb = verbCalled(plain);
     // "tails", "shells": what is done ends like what is meant.
     if (verb && /s$/.test(plain) && verb.lemma !== plain && /^(?:prepare|aside)$/.test(verb.sense))
@@ -190,6 +192,12 @@ export class Lexicon {
         if (start > from && !HARMLESS.has(plainAt(tokens, start - 1))) break;
         const name = tokens.slice(start, to).map(t => t.plain).join(" "); // prettier-ignore
         const exact = name.length > 2 ? this.called(name) : null;
+        // "the oil" is the oil of the list, whatever else is called so.
+        const listed =
+          exact && to - start === 1 && !this.listed.has(exact.id)
+            ? this.shorts.get(plainName(name))
+            : undefined;
+        if (listed) return found(start, to, listed, true);
         if (exact) return found(start, to, exact);
       }
       for (let start = from; start < to; start++) {
@@ -219,7 +227,7 @@ export class Lexicon {
         before.ingredient.measures.some(m => m.name === unit.name)
       )
         return { ...before, to: end };
-      if (to - 1 > from && isTail(to - 1)) to -= 1;
+      if (to - 1 > from && isTail(to - 1) && !/^(?:trimmings|trim|scraps)$/.test(tail)) to -= 1;
       else break;
     }
     if (!allowUnknown) return null;

@@ -16,7 +16,7 @@ not no never without just really only then so if because while once again here t
 first last next soon still already yet even ever maybe perhaps please quite rather almost nearly enough more most less least
 much many well nicely gently slowly quickly carefully thoroughly immediately straight right ok okay yeah alright gradually
 bit little lot kind sort way very extra fairly pretty totally completely obviously basically actually usually always often
-until till unless though although since whether instead otherwise anyway however
+meanwhile until till untill til unless though although since whether instead otherwise anyway however
 de la le les du des et au aux en
 `);
 
@@ -62,6 +62,6 @@ skin-side layer bag bags bottle bottles jar jars blast chiller tilt cornet
 
 /** Words for how long and how far that go with what they stand by, and name nothing. */
 export const MEASURING = set(`
-nappe sec equal weights amounts minute minutes hour hours day days night morning week second seconds degree degrees celsius fahrenheit centigrade time times
+nappe sec ribbon equal weights amounts minute minutes hour hours day days night morning week second seconds degree degrees celsius fahrenheit centigrade time times
 litre litres liter liters kilo kilos gram grams percent cent weight volume size height depth inch inches cm mm half third thirds quarter quarters
 `);

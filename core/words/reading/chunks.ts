@@ -489,6 +489,7 @@ function endOfComparison(tokens: readonly Token[], from: number): number {
     tokens[i]?.kind !== "break"
   ) {
     if (i > from + 1 && isDeed(tokens, i) && !FILLER.has(plainAt(tokens, i - 1))) break;
+    if (plainAt(tokens, i) === "for" && numberAt(tokens, i + 1)) break;
     i += 1;
   }
   return i;

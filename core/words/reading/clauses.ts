@@ -206,7 +206,7 @@ function isTold(chunks: readonly Chunk[], k: number): boolean {
   const next = chunks[k + 1];
   const verb = chunks[k];
   if (verb?.type !== "verb") return false;
-  if (/^(?:aside|help|prepare)$/.test(verb.verb.sense)) return false;
+  if (/^(?:aside|help|prepare|cover)$/.test(verb.verb.sense)) return false;
   if (next?.type === "word" && /^(?:in|over|till|with|at|by|for|on|off|through|down|into)$/.test(next.plain))
     return true;
   if (next?.type === "until" || next?.type === "time") return true;

@@ -10,6 +10,10 @@ export interface SaidIngredient {
   readonly massG: number | null;
   /** A spoon, a knob, a piece: a guess until it is weighed. */
   readonly guessed: boolean;
+  /** As it was called. */
+  readonly name: string;
+  /** The bundle it belongs to. */
+  readonly bundle?: string;
   /** A thing the larder does not have, by the name it was given. */
   readonly unknown: string | null;
   /** Where grams do not say it all: so much a litre of what comes out, up to a share of it. */
@@ -78,7 +82,7 @@ export class Pool {
     if (!words.length) return null;
     // A thing of its own is not part of another's name: "butter" is no "peanut butter".
     const holds = (e: Entry) => {
-      const of = new Set(plainName(nameOf(e.said)).split(" "));
+      const of = new Set(plainName(`${nameOf(e.said)} ${e.said.name}`).split(" "));
       return words.every(w => of.has(w));
     };
     const last = (name: string) => plainName(name).split(" ").at(-1);
@@ -98,7 +102,9 @@ export class Pool {
 
   together(word: string): Entry[] {
     const belongs = TOGETHER[word];
-    return belongs ? this.left().filter(e => belongs(e.said.ingredient, nameOf(e.said))) : [];
+    return belongs
+      ? this.left().filter(e => !/\bseparately\b/.test(e.text) && belongs(e.said.ingredient, nameOf(e.said)))
+      : [];
   }
 
   /** Takes a share of what is left of an entry, or so many grams of it. */

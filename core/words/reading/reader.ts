@@ -181,6 +181,7 @@ export class Reader {
         this.pool.declare(i ? one : { ...one, doubts: [...one.doubts, ...doubts] }, text, heading),
       );
       if (!said.length) this.unread.push(clause.text);
+      else this.prepared = said;
     }
     this.listing = false;
     this.lexicon.shorten(this.pool.entries.filter(e => !e.said.unknown).map(e => e.said.ingredient));
@@ -271,6 +272,28 @@ export class Reader {
         this.current.push(one);
       }
     });
+    // "start again with the 2.5 l": what the list has so much of.
+    if (!this.listing)
+      for (const chunk of clause.chunks) {
+        const unit = chunk.type === "amount" ? chunk.amount.unit : null;
+        if (
+          chunk.type !== "amount" ||
+          (unit?.kind !== "volume" && unit?.kind !== "mass") ||
+          /\b(?:to|until|down|left|end|reduce)\b/.test(clause.plain)
+        )
+          continue;
+        const massG = chunk.amount.number.value * unit.factor;
+        const entry = this.pool
+          .left()
+          .find(
+            e =>
+              e.said.massG !== null &&
+              isLiquid(e.said.ingredient) &&
+              Math.abs(e.said.massG / massG - 1) < 0.05,
+          );
+        if (entry) said.push(this.pool.take(entry, "rest"));
+      }
+    this.base(clause, said);
     this.each(clause, said, doubts);
     for (const chunk of clause.chunks) {
       if (chunk.type !== "word") continue;
@@ -284,12 +307,37 @@ export class Reader {
           said.push(this.pool.take(entry, "rest"));
       if (
         /^(?:everything|all)$/.test(chunk.plain) &&
+        !/\btemperature\b/.test(clause.plain) &&
         !/\ball (?:the|of|over|sides|but|the time|day)\b/.test(clause.plain) &&
         (puts || clause.main === null || clause.main.sense === "blend")
       )
         for (const entry of this.pool.left()) said.push(this.pool.take(entry, "rest"));
     }
     return { said: merged(said), again, doubts, optional };
+  }
+
+  /** "120 g of flour to each litre of milk, so for 2.5 litres": so much milk. */
+  private base(clause: Clause, said: SaidIngredient[]): void {
+    const of = clause.things.find(t => t.relation?.kind === "per-litre" && t.relation.of)?.relation;
+    const volume = clause.chunks.find(
+      k => k.type === "amount" && k.amount.unit?.kind === "volume" && !k.amount.each,
+    );
+    if (!of || volume?.type !== "amount" || this.known(of.of)) return;
+    const ingredient = this.lexicon.called(of.of);
+    const unit = volume.amount.unit;
+    if (!ingredient || !unit) return;
+    const massG = volume.amount.number.value * unit.factor * (ingredient.densityGPerMl ?? 1);
+    said.push({
+      ingredient,
+      name: of.of,
+      said: "",
+      massG,
+      guessed: false,
+      unknown: null,
+      relation: null,
+      asks: [],
+      doubts: [],
+    });
   }
 
   /** "sugar and vinegar, 1.2 kg each"; "250 g of each", though a rule said another weight. */
@@ -309,6 +357,7 @@ export class Reader {
     if (!amount?.unit || (amount.unit.kind !== "mass" && amount.unit.kind !== "volume")) return;
     const massG = amount.number.value * amount.unit.factor;
     said.forEach((one, i) => {
+      if (isLiquid(one.ingredient) && one.massG !== null) return;
       if (one.massG === null && !one.relation)
         said[i] = { ...one, massG, said: printNumber(massG), guessed: false };
       else {
@@ -446,6 +495,7 @@ export class Reader {
     };
   }
   title = "";
+  private gramsAsked = false;
 
   /** What is left of a thing of which a share went in, g by its id: "20 grams of the 40". */
   private halves = new Map<string, number>();
@@ -573,7 +623,14 @@ export class Reader {
     rest: readonly ThingChunk[],
   ): { said: SaidIngredient[]; doubts: string[] } {
     const name = chunk.named.bundle ?? "mirepoix";
-    if (this.gone.has(name) && !chunk.amount) return { said: [], doubts: [] };
+    if (this.gone.has(name) && !chunk.amount)
+      return {
+        said: this.pool
+          .left()
+          .filter(e => e.said.bundle === name)
+          .map(e => this.pool.take(e, "rest")),
+        doubts: [],
+      };
     this.gone.add(name);
     const find = (id: string) => this.lexicon.larder.find(i => i.id === id);
     const plain = (
@@ -584,6 +641,7 @@ export class Reader {
     ): SaidIngredient => ({
       ingredient,
       said: "",
+      name: "",
       massG,
       guessed,
       unknown: null,
@@ -611,7 +669,7 @@ export class Reader {
       return {
         said: ids.flatMap((id, i) => {
           const one = find(id);
-          return one ? [plain(one, null, true, i ? [] : [asks])] : [];
+          return one ? [{ ...plain(one, null, true, i ? [""] : [asks]), bundle: name }] : [];
         }),
         doubts: [],
       };
@@ -764,7 +822,9 @@ export class Reader {
       !has("cook", "boil", "simmer", "reduce") &&
       c === null
     ) {
-      const { said, doubts } = this.things(clause, per, true);
+      const found = this.things(clause, per, true);
+      const { doubts } = found;
+      const said = found.said.filter(one => one.unknown === null || one.massG !== null);
       if (
         said.length &&
         ((states && said.some(one => this.comesAgain(one, clause))) ||
@@ -978,6 +1038,12 @@ export class Reader {
       last.kind = /golden|^brown/.test(T) ? "brown" : "sweat";
       return this.join(clause, [], timed);
     }
+    // "tip off the fat, keep 2 tablespoons of it"
+    if (last?.kind === "degrease" && same && has("keep", "leave") && is.bare.length) {
+      const [amount] = is.bare;
+      const ml = amount?.unit?.kind === "volume" ? amount.number.value * amount.unit.factor : null;
+      if (ml !== null) return this.degreased(clause, ml * 0.92);
+    }
     // ——— fat off, lifting, putting back
     if (
       has("degrease") ||
@@ -1109,8 +1175,9 @@ export class Reader {
 
     // ——— blanching, curing, soaking
     if (has("blanch")) {
-      const { said, doubts } = this.things(clause, per, true);
-      const real = said.filter(one => one.ingredient.id !== "water");
+      // The water of a blanching goes away: it is none of the recipe.
+      const dry = { ...clause, things: clause.things.filter(t => t.named.ingredient?.id !== "water") };
+      const { said: real, doubts } = this.things(dry, per, true);
       const own = real.length ? real : this.prepared.length ? this.fromPool(this.prepared) : this.absorb();
       return this.piece("blanch", clause, own, timed, doubts);
     }
@@ -1464,25 +1531,16 @@ export class Reader {
 
   private degreased(clause: Clause, leaveG: number | undefined): "piece" {
     const { last } = this;
-    if (last?.kind === "degrease" && last.sentence === this.sentence)
-      return this.join(clause, [], leaveG === undefined ? {} : { leaveG });
+    const fat = this.lexicon.larder.find(i => i.id === "poultry-fat");
+    const ofNothing = this.pool.went.length === 0;
+    if (last?.kind === "degrease" && (last.sentence === this.sentence || leaveG !== undefined)) {
+      this.join(clause, [], leaveG === undefined ? {} : { leaveG });
+      if (ofNothing && leaveG !== undefined && fat) this.piece("add", clause, [fatOf(fat, leaveG)]);
+      return "piece";
+    }
     const cold = /\b(?:cold|chill|tomorrow|set|one piece)\b/.test(clause.all) || last?.kind === "cool";
     // Fat that is wanted is an amount of fat that stays: "tip off the fat, keep 2 tablespoons".
-    const nothing = this.pool.went.length === 0;
-    const fat = this.lexicon.larder.find(i => i.id === "poultry-fat");
-    if (nothing && leaveG !== undefined && fat)
-      this.piece("add", clause, [
-        {
-          ingredient: fat,
-          said: "",
-          massG: leaveG,
-          guessed: true,
-          unknown: null,
-          relation: null,
-          asks: [],
-          doubts: [],
-        },
-      ]);
+    if (ofNothing && leaveG !== undefined && fat) this.piece("add", clause, [fatOf(fat, leaveG)]);
     return this.piece("degrease", clause, [], {
       ...(cold && { method: "chilled" }),
       ...(leaveG !== undefined && { leaveG }),
@@ -1530,7 +1588,7 @@ export class Reader {
     // What is lifted: by name where it is one thing among others.
     const named = clause.things
       .filter(t => !t.aside)
-      .map(t => this.pool.hasGone(t.named.name, t.named.ingredient))
+      .map(t => this.goneBy(t))
       .filter(x => x !== null);
     const herbs = named.length > 0 && named.every(one => one.ingredient.solidKind === "herbs");
     const isIn =
@@ -1566,16 +1624,51 @@ export class Reader {
             one.unknown !== null,
         ));
     const solids = all.filter(one => one.ingredient.phase === "solids");
+    const shells = /\b(?:shells?|claws|heads|carcass)\b/.test(T)
+      ? solids.filter(one => one.ingredient.solidKind === "shells")
+      : [];
+    const only = [...new Set([...named, ...shells])];
     const which =
-      !aromatic && named.length && named.length < solids.length
-        ? named.map(one => one.ingredient.name).join(", ")
+      !aromatic && only.length && only.length < solids.length
+        ? only
+            .map(one => one.ingredient.name)
+            .join(", ")
+            .slice(0, 120)
         : undefined;
+    if (this.aside) this.cameBack(clause);
     if (keep) this.aside = true;
     return this.piece("lift", clause, [], {
       what: aromatic ? "aromatics" : "everything solid",
       keep,
       ...(which && { which }),
     });
+  }
+
+  /** What is lifted out a second time has gone back before: taken before it was cooked on, and said. */
+  private cameBack(clause: Clause): void {
+    const at = this.pieces.findLastIndex(p => p.kind === "braise" || p.kind === "simmer");
+    if (at < 0) return;
+    const back: Reading = {
+      kind: "put-back",
+      said: [],
+      fields: {},
+      questions: [],
+      doubts: [
+        `The words do not say when what was lifted out goes back in. Taken: before “${this.pieces[at]?.texts[0]?.slice(0, 40) ?? ""}”.`,
+      ],
+      remarks: [],
+      texts: [clause.text],
+      sentence: this.sentence,
+    };
+    this.pieces.splice(at, 0, back);
+  }
+
+  /** What went in of a thing that is named now, however shortly. */
+  private goneBy(thing: ThingChunk): SaidIngredient | null {
+    const full = this.calledInFull(sayThing({ ...thing, amount: null }, this.tokensOfClause, this.lexicon));
+    return full
+      ? this.pool.hasGone(full.unknown ?? full.ingredient.name, full.unknown ? null : full.ingredient)
+      : null;
   }
 
   private cured(clause: Clause, said: readonly SaidIngredient[], timed: Record<string, unknown>): "piece" {
@@ -1750,6 +1843,7 @@ export class Reader {
           all.push({
             ingredient: plain,
             said: "",
+            name: "",
             massG: null,
             guessed: true,
             unknown: null,
@@ -2005,7 +2099,7 @@ export class Reader {
           "dry",
           clause,
           [...before, ...said, ...prepared],
-          { ...timed, lossPct: this.dryLoss([...before, ...said, ...prepared]) },
+          { ...timed, ...this.dryLoss([...before, ...said, ...prepared]) },
           doubts,
         );
         this.keepWords();
@@ -2035,7 +2129,7 @@ export class Reader {
   private driedAlready = false;
   private steamed = 0;
   /** What leaves until the liquor of the mushrooms is gone, per cent of all that is in the pan. */
-  private dryLoss(now: readonly SaidIngredient[]): number {
+  private dryLoss(now: readonly SaidIngredient[]): { lossPct: number; fromG: number } {
     const all = [...this.pool.went, ...now];
     const mass = (of: readonly SaidIngredient[]) => of.reduce((m, one) => m + (one.massG ?? 0), 0);
     const whole = mass(all) - this.steamed;
@@ -2051,7 +2145,10 @@ export class Reader {
     for (const one of all) this.dried.add(one);
     this.steamed += loss;
     this.driedAlready = true;
-    return whole > 0 ? Math.min(85, Math.max(1, Math.round((1000 * loss) / whole) / 10)) : 40;
+    return {
+      lossPct: whole > 0 ? Math.min(85, Math.max(1, Math.round((1000 * loss) / whole) / 10)) : 40,
+      fromG: whole,
+    };
   }
 
   private simmers(
@@ -2091,7 +2188,11 @@ export class Reader {
       const made = this.piece("simmer", clause, [...carried, ...said], fields, doubts);
       this.keepWords();
       const at = this.last;
-      if (at && !time) at.questions.push(howLong(this.pool.went));
+      if (at && !time) {
+        const q = howLong(this.pool.went);
+        at.fields["durationMin"] = q.min;
+        at.questions.push(q);
+      }
       return made;
     }
     // "…, cook 10 minutes": the time of what was just begun.
@@ -2126,6 +2227,7 @@ export class Reader {
       all.push({
         ingredient: salt,
         said: "",
+        name: "",
         massG: null,
         guessed: true,
         unknown: null,
@@ -2260,18 +2362,19 @@ export class Reader {
         });
       }
     } else if (c !== null && c > BOILS_TO_C) target = { stopC: c };
-    else if (time && spoon && "body" in spoon.end && is.has("simmer", "cook", "boil") && !is.has("reduce")) {
-      const before = last?.bringsUp && !said.length ? this.takeBringUp() : [];
-      return this.piece(
-        "simmer",
-        clause,
-        [...before, ...said],
-        { holdC: 95, durationMin: time.min, until: { body: spoon.end.body } },
-        doubts,
-      );
-    } else if (dry) target = { dry };
+    else if (dry) target = { dry };
     else if (spoon && "body" in spoon.end) target = { body: spoon.end.body };
     const before = said.length === 0 && last?.bringsUp ? this.takeBringUp() : [];
+    if (!target && this.driedAlready && said.length) {
+      // On what has been cooked dry, cream is cooked in until it binds.
+      const made = this.piece("simmer", clause, said, { holdC: 95, durationMin: time?.min ?? 10 }, doubts);
+      if (!time)
+        this.last?.questions.push({
+          about: "durationMin",
+          ask: "How long until it binds? 10 min is taken until you say.",
+        });
+      return made;
+    }
     if (!target) {
       if (!is.has("reduce")) return null;
       target = { by: 0.5 };
@@ -2315,6 +2418,7 @@ export class Reader {
   placeTheRest(): void {
     this.shareOut();
     const rest = this.pool.left();
+    const unplaced = new Map<Reading, string[]>();
     for (const entry of rest) {
       const said = this.pool.take(entry, "rest");
       const name = nameOf(said);
@@ -2322,7 +2426,8 @@ export class Reader {
       const doubt = `The method does not say when the ${name} goes in. Taken: ${where ? `with “${where.texts[0]?.slice(0, 40) ?? ""}”` : "last"}.`;
       if (where) {
         where.said.push(said);
-        where.doubts.push(doubt);
+        const before = unplaced.get(where) ?? [];
+        unplaced.set(where, [...before, name]);
         where.texts.push(entry.text);
       } else if (/salt|pepper|cayenne|nutmeg/.test(said.ingredient.name) && this.last?.kind === "season") {
         this.last.said.push(said);
@@ -2339,6 +2444,10 @@ export class Reader {
         });
       this.pool.goes(said);
     }
+    for (const [where, names] of unplaced)
+      where.doubts.push(
+        `The method does not say when the ${names.join(", the ")} goes in. Taken: with “${where.texts[0]?.slice(0, 40) ?? ""}”.`,
+      );
   }
 
   private placeFor(said: SaidIngredient): Reading | null {
@@ -2384,7 +2493,7 @@ export class Reader {
       Object.entries(fields).filter(([key, value]) => known.has(key) && value !== undefined),
     );
     if (kind === "dry" && typeof toG === "number") {
-      const all = this.whole;
+      const all = typeof fields["fromG"] === "number" ? fields["fromG"] : this.whole;
       const loss = 100 * (1 - toG / Math.max(all, toG + 1));
       if (loss > 1 && loss < 90) own["lossPct"] = Math.round(loss * 10) / 10;
     }
@@ -2433,7 +2542,13 @@ export class Reader {
   private lineFor(one: SaidIngredient, kind: StepKindName, questions: DraftQuestion[]): Line {
     const lineId = this.id();
     const line = { id: lineId, of: sourceOf(one.ingredient) };
-    for (const ask of one.asks) questions.push({ about: lineId, ask });
+    for (const ask of one.asks) {
+      // Numbers without a unit are asked about once.
+      const bare = ask.endsWith(" g is taken.") && ask.includes(", of what?");
+      if (ask && !(bare && this.gramsAsked))
+        questions.push({ about: lineId, ask: bare ? `${ask} So are all numbers without a unit.` : ask });
+      if (bare) this.gramsAsked = true;
+    }
     const typed = (one.unknown ? `${one.said} ${one.unknown}`.trim() : one.said).slice(0, 80);
     if (one.relation)
       return {
@@ -2466,6 +2581,18 @@ export class Reader {
 
 const temps = (clause: Clause): number[] =>
   clause.chunks.flatMap(chunk => (chunk.type === "temperature" ? [chunk.temperature.c] : []));
+
+const fatOf = (ingredient: Ingredient, massG: number): SaidIngredient => ({
+  ingredient,
+  name: ingredient.name,
+  said: "",
+  massG,
+  guessed: true,
+  unknown: null,
+  relation: null,
+  asks: [],
+  doubts: [],
+});
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const lastWordOf = (name: string): string =>
@@ -2594,6 +2721,7 @@ function sayMass(chunk: ThingChunk): SaidIngredient {
   return {
     ingredient: { id: "mirepoix" } as Ingredient,
     said: "",
+    name: "",
     massG,
     guessed: false,
     unknown: null,

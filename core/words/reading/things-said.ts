@@ -25,6 +25,7 @@ export function sayThing(
   const base: SaidIngredient = {
     ingredient: like ?? nothingLike(named.name),
     said: words(chunk.amount),
+    name: named.name,
     massG: null,
     guessed: false,
     unknown,

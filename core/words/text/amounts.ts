@@ -39,7 +39,7 @@ const COUNTED: Readonly<Record<string, Unit>> = {
   turn: count("turn", true), grind: count("turn", true), scrape: count("grating", true), scraping: count("grating", true),
   grating: count("grating", true), fillet: count("fillet"), square: count("square"), cube: count("cube"),
   lump: count("lump"), spear: count("spear"), ear: count("ear"), pod: count("pod"), berry: count("berry"),
-  thread: count("thread"), strip: count("strip"), shoulder: count("piece"), wedge: count("slice"), stem: count("sprig"),
+  thread: count("thread"), strip: count("strip"), wedge: count("slice"), stem: count("sprig"),
 }; // prettier-ignore
 
 /** A spoon nobody names is the one for the table. */
@@ -114,6 +114,10 @@ const ALONE_WITH_OF: ReadonlySet<string> = new Set([
   "glass",
   "head",
   "juice",
+  "tablespoon",
+  "teaspoon",
+  "cup",
+  "litre",
 ]);
 
 const plainAt = (tokens: readonly Token[], i: number): string => tokens[i]?.plain ?? "";
