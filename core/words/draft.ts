@@ -5,6 +5,8 @@ import { asIngredients } from "./house-formulas";
 import { Lexicon } from "./lexicon/things";
 import type { DraftPiece } from "./piece";
 import { plainText } from "./text/plain-text";
+import { tokensOf } from "./text/tokens";
+import type { WordFate } from "./reading/account";
 import { type Chunk, chunksOf } from "./reading/chunks";
 import { clausesOf } from "./reading/clauses";
 import { type Said, layoutOf } from "./reading/layout";
@@ -19,6 +21,10 @@ const LONGEST_WORD = 60;
 export interface RecipeDraft {
   readonly name: string;
   readonly pieces: readonly DraftPiece[];
+  /** The text as it was read: of a web page or recipe data, its words. */
+  readonly text: string;
+  /** What became of each of its words. */
+  readonly words: readonly WordFate[];
   /** Words no step was found in. */
   readonly unread: readonly string[];
   /** Signs at the end that were not looked at, because the text is longer than `LONGEST_RECIPE`. */
@@ -41,7 +47,7 @@ export function draftRecipe(
   const larder = [...asIngredients(madeIn(kitchen)), ...kitchen.ingredients];
   const looked = upTo(text, LONGEST_RECIPE);
   const readable = plainText(looked);
-  const { name, said } = layoutOf(readable);
+  const { name, said, titles } = layoutOf(readable);
   const lexicon = new Lexicon(larder);
   const reader = new Reader(lexicon, at => readable.slice(at), id);
   reader.wholeText = readable;
@@ -59,16 +65,31 @@ export function draftRecipe(
     reader.useTokens(one.tokens);
     const chunks = chunksOf(one.tokens, lexicon);
     if (lists.has(i))
-      reader.list(clausesOf(readable, one.tokens, asItems(chunks), narrated), one.text, one.heading);
+      reader.list(
+        clausesOf(readable, one.tokens, asItems(chunks), narrated),
+        one.text,
+        one.heading,
+        !one.wholeLine,
+      );
     else reader.read(clausesOf(readable, one.tokens, chunks, narrated), one.heading);
   });
+  const pieces = withSaltDoubts(reader.finish());
+  const words = [
+    ...titles.flatMap(([from, to]) => reader.wordsOf(tokensIn(readable, from, to), true)),
+    ...said.flatMap(one => reader.wordsOf(one.tokens)),
+  ].sort((a, b) => a.at - b.at);
   return {
     name,
-    pieces: withSaltDoubts(reader.finish()),
+    text: readable,
+    pieces,
+    words,
     unread: reader.unread,
     leftOut: text.length - looked.length,
   };
 }
+
+const tokensIn = (text: string, from: number, to: number) =>
+  tokensOf(text.slice(from, to)).map(token => ({ ...token, at: token.at + from, end: token.end + from }));
 
 /** So much of a text, to the end of a line or sentence: half a sentence may say something else. */
 function upTo(text: string, most: number): string {

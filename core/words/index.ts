@@ -7,3 +7,5 @@ export { LONGEST_RECIPE, type RecipeDraft, draftRecipe } from "./draft";
 export { formulaFromDraft } from "./formula-from-draft";
 export { contradictions } from "./doubts";
 export { type ReadOut, readOut } from "./read-out";
+export { type WordFate } from "./reading/account";
+export { type KnownAs, knownFromNow } from "./learn";

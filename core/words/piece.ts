@@ -17,6 +17,8 @@ export interface DraftPiece {
   readonly text: string;
   readonly step: Step;
   readonly said: readonly SaidIngredient[];
+  /** Things the larder does not have, and what each is counted like. */
+  readonly unknown: readonly { readonly name: string; readonly likeId: string | null }[];
   /** Minutes that were said of a step that ends by something else. */
   readonly saidMin?: number;
   /** What was not said and is needed. */

@@ -60,6 +60,8 @@ export interface ReadOut {
   readonly name: string;
   readonly document: FormulaDocument | null;
   readonly pieces: readonly ReadPiece[];
+  /** What became of each word. */
+  readonly words: readonly { readonly text: string; readonly as: "used" | "remark" | "asked" | "filler" }[];
   /** Sentences no step was found in. */
   readonly unread: readonly string[];
   readonly walk: {
@@ -82,6 +84,7 @@ export function readOut(text: string, data: KitchenData): ReadOut {
     name: draft.name,
     document,
     pieces: draft.pieces.map((piece, i) => pieceOut(piece, document?.steps[i] ?? piece.step, walked, i)),
+    words: draft.words.map(({ text, as }) => ({ text, as })),
     unread: draft.unread,
     walk: walked && {
       finishedG: walked.finishedG - piecesForThePlate(walked, document),

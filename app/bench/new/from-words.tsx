@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { Form, Link } from "react-router";
-import { type FormulaDocument, openKitchen } from "~/core/formula";
+import { type FormulaDocument, type Kitchen, openKitchen, walk } from "~/core/formula";
 import { printNumber } from "~/core/ground/quantity";
 import { LONGEST_RECIPE, formulaFromDraft, termsHeard } from "~/core/words";
 import { useKitchenWith } from "../../kitchen/context";
@@ -8,7 +8,9 @@ import { Button } from "../../ui/button";
 import { useTypedEarly } from "../../ui/use-typed-early";
 import type { Route } from "./+types/from-words";
 import { PieceRow } from "./piece-row";
-import { type Draft, useDraft } from "./use-draft";
+import { IngredientNames } from "../ingredient-field";
+import { DraftWords } from "./draft-words";
+import { type Draft, isClear, useDraft } from "./use-draft";
 
 export { action, loader } from "./from-words.server";
 export { PageError as ErrorBoundary } from "../../ui/page-error";
@@ -33,9 +35,12 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
   );
   const document = useMemo(() => documentOf(draft), [draft]);
   const open = draft.pieces.filter(piece => piece.verdict === "open");
-  const clear = open.filter(piece => piece.questions.length + piece.doubts.length === 0);
+  const whole = useMemo(() => formulaFromDraft(draft.name, draft.pieces), [draft]);
+  const stuck = useMemo(() => stuckIn(whole, kitchen), [whole, kitchen]);
+  const clear = open.filter(piece => isClear(piece) && !stuck.has(piece.id));
   return (
     <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
+      <IngredientNames kitchen={kitchen} />
       <p>
         <Link to="/bench/new" className="text-faded hover:text-copper">
           ← All methods
@@ -58,6 +63,7 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
               className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 leading-relaxed"
             />
           </label>
+          {draft.words.length > 0 && <DraftWords text={draft.read} words={draft.words} />}
           {draft.leftOut > 0 && (
             <p role="alert" className="mt-2 text-beet">
               ✕ Only the first {printNumber(LONGEST_RECIPE)} signs were read; {printNumber(draft.leftOut)}{" "}
@@ -96,14 +102,23 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
                   {count(doubts(draft), "doubt")}
                 </h2>
                 {clear.length > 0 && (
-                  <Button onClick={() => change({ type: "take the clear ones" })}>
+                  <Button
+                    onClick={() => change({ type: "take the clear ones", stuck: new Set(stuck.keys()) })}
+                  >
                     Take the {clear.length} clear {clear.length === 1 ? "one" : "ones"}
                   </Button>
                 )}
               </div>
               <ol>
                 {draft.pieces.map(piece => (
-                  <PieceRow key={piece.id} piece={piece} kitchen={kitchen} onChange={change} />
+                  <PieceRow
+                    key={piece.id}
+                    piece={piece}
+                    base={whole?.base ?? NO_BASE}
+                    stuck={stuck.get(piece.id) ?? null}
+                    kitchen={kitchen}
+                    onChange={change}
+                  />
                 ))}
               </ol>
               {draft.unread.length > 0 && (
@@ -145,6 +160,20 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
         </section>
       </div>
     </main>
+  );
+}
+
+const NO_BASE = { name: "base", massG: 1000 };
+
+/** Steps that cannot be walked as they were read, and why: such a piece is not clear, whatever it says. */
+function stuckIn(document: FormulaDocument | null, kitchen: Kitchen): ReadonlyMap<string, string> {
+  if (!document) return new Map();
+  const { problems } = walk(document, kitchen);
+  return new Map(
+    problems.flatMap(({ field, message }) => {
+      const step = document.steps[Number(/^steps\.(\d+)/.exec(field ?? "")?.[1] ?? NaN)];
+      return step ? [[step.id, message] as const] : [];
+    }),
   );
 }
 

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import {
+  type FormulaDocument,
   type Kitchen,
   type Step,
   blankFormula,
@@ -13,6 +14,8 @@ import {
 import { g, printMass } from "~/core/ground/quantity";
 import type { DraftQuestion } from "~/core/words";
 import { Button } from "../../ui/button";
+import { PieceEditor } from "./piece-editor";
+import { UnknownThing } from "./unknown-thing";
 import { InOneForm, TypedField } from "../../ui/typed-field";
 import { StepFieldInput, valueOf } from "../step-fields";
 import type { DraftChange, Piece, Verdict } from "./use-draft";
@@ -20,20 +23,29 @@ import type { DraftChange, Piece, Verdict } from "./use-draft";
 /** One piece of a recipe: the words, the step they were read as, and what is open about it. */
 export function PieceRow({
   piece,
+  base,
+  stuck,
   kitchen,
   onChange,
 }: {
   piece: Piece;
+  base: FormulaDocument["base"];
+  /** Why its step cannot be walked. */
+  stuck: string | null;
   kitchen: Kitchen;
   onChange: (change: DraftChange) => void;
 }) {
   const { step } = piece;
-  const names = step.lines.map(line => nameOf(line, kitchen));
+  // What is only counted like something keeps the name it was given.
+  const names = step.lines.map((line, i) => piece.said[i]?.unknown ?? nameOf(line, kitchen));
+  const doubts = piece.doubts.filter(doubt => !piece.unknown.some(one => doubt.includes(`“${one.name}”`)));
   const decide = (verdict: Verdict) => onChange({ type: "verdict", id: piece.id, verdict });
   const left = piece.verdict === "left";
+  const [editing, setEditing] = useState(false);
   return (
     <li
-      className={`grid gap-x-5 gap-y-1 border-b border-rule py-3 sm:grid-cols-[1fr_auto] ${left ? "opacity-60" : ""}`}
+      id={`piece-${piece.id}`}
+      className={`scroll-mt-24 grid gap-x-5 gap-y-1 border-b border-rule py-3 sm:grid-cols-[1fr_auto] ${left ? "opacity-60" : ""}`}
     >
       <div className="min-w-0">
         <p className="text-sm text-faded">“{piece.text}”</p>
@@ -60,11 +72,18 @@ export function PieceRow({
             ))}
           </p>
         )}
-        {piece.doubts.map(doubt => (
+        {doubts.map(doubt => (
           <p key={doubt} className="mt-1 rounded-md bg-beet-wash px-2 py-1 text-sm text-beet">
             ✕ {doubt}
           </p>
         ))}
+        {!left &&
+          piece.unknown.map(one => (
+            <UnknownThing key={one.name} name={one.name} likeId={one.likeId} kitchen={kitchen} />
+          ))}
+        {stuck && (
+          <p className="mt-1 rounded-md bg-saffron-wash px-2 py-1 text-sm text-saffron-ink">▲ {stuck}</p>
+        )}
         {!left &&
           piece.questions.map(question => (
             <Question
@@ -84,12 +103,25 @@ export function PieceRow({
         ) : (
           <Button onClick={() => decide("taken")}>{piece.doubts.length ? "Take as said" : "Take"}</Button>
         )}
+        <Button look="quiet" aria-expanded={editing} onClick={() => setEditing(!editing)}>
+          {editing ? "Done" : "Change"}
+        </Button>
         {piece.verdict !== "taken" && (
           <Button look="quiet" onClick={() => decide(left ? "open" : "left")}>
             {left ? "left out · undo" : "Leave out"}
           </Button>
         )}
       </div>
+      {editing && (
+        <div className="sm:col-span-2">
+          <PieceEditor
+            step={step}
+            base={base}
+            kitchen={kitchen}
+            onChange={changed => onChange({ type: "change", id: piece.id, step: changed })}
+          />
+        </div>
+      )}
     </li>
   );
 }

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
-import { type Draft, changeDraft, isClear } from "./use-draft";
+import { type Draft, EMPTY_DRAFT, changeDraft, isClear } from "./use-draft";
 
-const EMPTY: Draft = { text: "", name: "", pieces: [], unread: [], leftOut: 0 };
-const said = (text: string, from = EMPTY) => changeDraft(from, { type: "said", text, kitchen: DEMO_KITCHEN });
+const said = (text: string, from: Draft = EMPTY_DRAFT) =>
+  changeDraft(from, { type: "said", text, kitchen: DEMO_KITCHEN });
 const RECIPE =
   "Sweat 200 g onion in 30 g butter for 8 minutes. Add 1 l water and a bit of thyme. Simmer 20 minutes.";
 

@@ -14,6 +14,9 @@ export interface Draft {
   readonly name: string;
   readonly pieces: readonly Piece[];
   readonly unread: readonly string[];
+  /** The text as it was read, and what became of its words. */
+  readonly read: string;
+  readonly words: RecipeDraft["words"];
   /** Signs at the end that were not looked at. */
   readonly leftOut: number;
 }
@@ -22,11 +25,21 @@ export type DraftChange =
   | { readonly type: "said"; readonly text: string; readonly kitchen: KitchenData }
   | { readonly type: "name"; readonly name: string }
   | { readonly type: "verdict"; readonly id: string; readonly verdict: Verdict }
-  | { readonly type: "take the clear ones" }
+  /** `stuck` are steps that cannot be walked. */
+  | { readonly type: "take the clear ones"; readonly stuck?: ReadonlySet<string> }
+  | { readonly type: "change"; readonly id: string; readonly step: Step }
   /** `about` is the question this answers. */
   | { readonly type: "answer"; readonly id: string; readonly about: string; readonly step: Step };
 
-const EMPTY: Draft = { text: "", name: "", pieces: [], unread: [], leftOut: 0 };
+export const EMPTY_DRAFT: Draft = {
+  text: "",
+  name: "",
+  pieces: [],
+  unread: [],
+  read: "",
+  words: [],
+  leftOut: 0,
+};
 
 /** Whether nothing about a piece is left open. */
 export const isClear = (piece: Piece): boolean => piece.questions.length === 0 && piece.doubts.length === 0;
@@ -43,9 +56,13 @@ export function changeDraft(draft: Draft, change: DraftChange): Draft {
       return {
         ...draft,
         pieces: draft.pieces.map(piece =>
-          piece.verdict === "open" && isClear(piece) ? { ...piece, verdict: "taken" } : piece,
+          piece.verdict === "open" && isClear(piece) && !change.stuck?.has(piece.id)
+            ? { ...piece, verdict: "taken" }
+            : piece,
         ),
       };
+    case "change":
+      return withPiece(draft, change.id, piece => ({ ...piece, step: change.step }));
     case "answer":
       return withPiece(draft, change.id, piece => ({
         ...piece,
@@ -65,9 +82,23 @@ function readAgain(draft: Draft, text: string, read: RecipeDraft): Draft {
   const pieces = read.pieces.map((piece): Piece => {
     const i = kept.findIndex(old => old.text === piece.text && goesIn(old) === goesIn(piece));
     const [same] = i < 0 ? [] : kept.splice(i, 1);
-    return same ? { ...same, doubts: piece.doubts } : { ...piece, verdict: "open" };
+    return same ? { ...same, doubts: piece.doubts, unknown: piece.unknown } : { ...piece, verdict: "open" };
   });
-  return { text, name: read.name || draft.name, pieces, unread: read.unread, leftOut: read.leftOut };
+  // Words lead to the pieces that were kept.
+  const ids = new Map(read.pieces.map((piece, i) => [piece.id, pieces[i]?.id]));
+  const words = read.words.map(word => {
+    const piece = word.piece && ids.get(word.piece);
+    return piece ? { ...word, piece } : word;
+  });
+  return {
+    text,
+    name: read.name || draft.name,
+    pieces,
+    unread: read.unread,
+    read: read.text,
+    words,
+    leftOut: read.leftOut,
+  };
 }
 
 const withPiece = (draft: Draft, id: string, change: (piece: Piece) => Piece): Draft => ({
@@ -79,7 +110,7 @@ const KEPT = "hondaro-said-recipe";
 
 /** A recipe in words while it is read; the words stay on this device until a formula was made of them. */
 export function useDraft(kitchen: KitchenData): [Draft, (change: DraftChange) => void, () => void] {
-  const [draft, dispatch] = useReducer(changeDraft, EMPTY);
+  const [draft, dispatch] = useReducer(changeDraft, EMPTY_DRAFT);
   useEffect(() => {
     const text = localStorage.getItem(KEPT);
     if (text) dispatch({ type: "said", text, kitchen });

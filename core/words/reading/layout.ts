@@ -62,6 +62,8 @@ export function layoutOf(text: string): Layout {
   lines.slice(first).forEach((line, k) => {
     let start = k === 0 && title?.lines === 0 ? title.to : line.start;
     const content = text.slice(start, line.end);
+    // The number of a step is its place.
+    if (line.numbered !== null && start === line.start) titles.push([line.at, line.start]);
     if (line.heading || (HEADINGS.test(content.trim()) && content.trim().length < 40)) {
       heading = plain(content);
       titles.push([start, line.end]);

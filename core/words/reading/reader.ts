@@ -12,12 +12,13 @@ import { sourceOf } from "../house-formulas";
 import { endIn, shareIn } from "../lexicon/ends";
 import type { Lexicon } from "../lexicon/things";
 import type { Sense } from "../lexicon/verbs";
-import { IN_THE_POT } from "../lexicon/words";
+import { FILLER, IN_THE_POT } from "../lexicon/words";
 import type { DraftPiece, DraftQuestion } from "../piece";
 import { proposeAmount } from "../proposals";
 import { numberAt } from "../text/numbers";
 import type { SaidTime } from "../text/times";
-import { tokensOf } from "../text/tokens";
+import { type Token, tokensOf } from "../text/tokens";
+import { type Fate, type WordFate, fatesOf } from "./account";
 import type { Chunk, Relation, ThingChunk } from "./chunks";
 import type { Clause } from "./clauses";
 import { Pool, type SaidIngredient, nameOf } from "./pool";
@@ -32,6 +33,8 @@ interface Reading {
   questions: { about: string; ask: string; answers?: DraftQuestion["answers"] }[];
   doubts: string[];
   remarks: string[];
+  /** Clauses of which no field took every word. */
+  kept: string[];
   texts: string[];
   /** Which sentence it comes from. */
   sentence: number;
@@ -172,7 +175,7 @@ export class Reader {
   }
 
   /** A line of the list: what it names waits until the method says what becomes of it. */
-  list(clauses: readonly Clause[], text: string, heading: string): void {
+  list(clauses: readonly Clause[], text: string, heading: string, inPassing: boolean): void {
     const per = perOf(clauses[0]);
     this.listing = true;
     for (const clause of clauses) {
@@ -181,8 +184,10 @@ export class Reader {
         this.pool.declare(i ? one : { ...one, doubts: [...one.doubts, ...doubts] }, text, heading),
       );
       if (!said.length) this.unread.push(clause.text);
-      else this.prepared = said;
+      // "You cut a chicken in 8. You brown it …"
+      else if (inPassing) this.prepared = said;
     }
+    for (const clause of clauses) this.account(clause, null, true);
     this.listing = false;
     this.lexicon.shorten(this.pool.entries.filter(e => !e.said.unknown).map(e => e.said.ingredient));
   }
@@ -191,7 +196,31 @@ export class Reader {
     return this.pieces.at(-1);
   }
 
+  private readonly fates = new Map<Token, { as: Fate; of: Reading | null }>();
+  private readonly thingFates = new WeakMap<ThingChunk, Fate>();
+
+  /** What became of each word of a clause. */
+  private account(clause: Clause, of: Reading | null, made: boolean): void {
+    const fates = fatesOf(clause, this.tokensOfClause, thing => this.thingFates.get(thing) ?? "remark", made);
+    for (const [token, as] of fates) this.fates.set(token, { as, of });
+    // What no field took stays with the step as it was said.
+    if (
+      of &&
+      made &&
+      [...fates.values()].includes("remark") &&
+      !of.remarks.some(r => r.includes(clause.text))
+    )
+      of.kept.push(clause.text);
+  }
+
   private clause(clause: Clause, per: Per): void {
+    const pieces = this.pieces.length;
+    this.understand(clause, per);
+    const made = this.pieces.length > pieces || this.last?.texts.at(-1) === clause.text;
+    this.account(clause, this.last ?? null, made);
+  }
+
+  private understand(clause: Clause, per: Per): void {
     const nots = notsOf(clause);
     const found = this.deed(clause, per);
     const { last } = this;
@@ -243,7 +272,9 @@ export class Reader {
         !found.relation && found.amount && next?.relation && next.amount && next.relation.kind !== "share"
           ? { ...found, relation: next.relation }
           : found;
+      this.thingFates.set(found, "used");
       if (chunk.aside || isOptional(clause, chunk)) {
+        this.thingFates.set(found, "remark");
         optional.push(chunk.named.name);
         return;
       }
@@ -252,6 +283,7 @@ export class Reader {
       if (or && said.length) {
         const first = said.at(-1);
         if (first) {
+          this.thingFates.set(found, "asked");
           doubts.push(
             `“${nameOf(first)} or ${chunk.named.name}”: which one? ${capital(nameOf(first))} is taken until you say.`,
           );
@@ -266,6 +298,7 @@ export class Reader {
       }
       if (partsOfBundle(clause, chunk)) return;
       const one = this.thing(chunk, clause, per, puts);
+      this.thingFates.set(found, one === null ? "remark" : one !== "again" && one.unknown ? "asked" : "used");
       if (one === "again") again.push(chunk.named.name);
       else if (one) {
         said.push(one);
@@ -923,6 +956,7 @@ export class Reader {
       questions: [],
       doubts: [...doubts],
       remarks: [],
+      kept: [],
       texts: [clause.text],
       sentence: this.sentence,
     };
@@ -974,6 +1008,9 @@ export class Reader {
     last.texts.unshift(...absorbed.texts);
     last.doubts.unshift(...absorbed.doubts);
     last.remarks.unshift(...absorbed.remarks);
+    last.kept.unshift(...absorbed.kept);
+    for (const [token, fate] of this.fates)
+      if (fate.of === absorbed) this.fates.set(token, { ...fate, of: last });
   }
 
   private decide(
@@ -1072,11 +1109,8 @@ export class Reader {
       if (!this.aside) return this.remarkOn(clause);
       const { said } = this.things(clause, per, true);
       this.aside = false;
-      return this.piece(
-        "put-back",
-        clause,
-        said.filter(one => one.massG !== null || one.asks.length === 0),
-      );
+      const back = this.piece("put-back", clause, []);
+      return said.length ? this.piece("add", clause, said) : back;
     }
     const lifted = this.lifts(clause, T, has);
     if (lifted) return lifted;
@@ -1657,6 +1691,7 @@ export class Reader {
         `The words do not say when what was lifted out goes back in. Taken: before “${this.pieces[at]?.texts[0]?.slice(0, 40) ?? ""}”.`,
       ],
       remarks: [],
+      kept: [],
       texts: [clause.text],
       sentence: this.sentence,
     };
@@ -2439,6 +2474,7 @@ export class Reader {
           questions: [],
           doubts: [doubt],
           remarks: [],
+          kept: [],
           texts: [entry.text],
           sentence: this.sentence,
         });
@@ -2479,7 +2515,23 @@ export class Reader {
 
   finish(): DraftPiece[] {
     this.placeTheRest();
-    return this.pieces.map(reading => this.built(reading));
+    return this.pieces.map(reading => {
+      const piece = this.built(reading);
+      this.ids.set(reading, piece.id);
+      return piece;
+    });
+  }
+  private readonly ids = new Map<Reading, string>();
+
+  /** What became of the words of a sentence, in their order; those nobody looked at stay as they are. */
+  wordsOf(tokens: readonly Token[], isTitle = false): WordFate[] {
+    return tokens.flatMap(token => {
+      if (token.kind !== "word" && token.kind !== "number") return [];
+      const fate = this.fates.get(token);
+      const piece = fate?.of ? this.ids.get(fate.of) : undefined;
+      const as = isTitle ? "used" : (fate?.as ?? (FILLER.has(token.plain) ? "filler" : "remark"));
+      return [{ text: token.text, at: token.at, end: token.end, as, ...(piece && { piece }) }];
+    });
   }
 
   private built(reading: Reading): DraftPiece {
@@ -2506,6 +2558,7 @@ export class Reader {
     const leftTime =
       typeof saidMin === "number" && kind === "reduce" ? [`Said: ${printNumber(saidMin)} min.`] : [];
     const remark = [
+      ...reading.kept.map(capital),
       ...reading.remarks.map(r => r.replace(/[.]$/, "")),
       ...leftTime.map(r => r.replace(/[.]$/, "")),
     ]
@@ -2533,6 +2586,11 @@ export class Reader {
       text: joined(reading.texts),
       step: { ...blank, ...own, lines, ...(remark && { remark }) } as Step,
       said,
+      unknown: reading.said.flatMap(one =>
+        one.unknown === null
+          ? []
+          : [{ name: one.unknown, likeId: one.ingredient.id === NOTHING ? null : one.ingredient.id }],
+      ),
       ...(typeof saidMin === "number" && { saidMin }),
       questions,
       doubts: [...new Set(doubts)],
