@@ -13,6 +13,7 @@ export function Cell({
   label = "plain",
   name,
   focused = false,
+  isExample = false,
   suggestions,
   onText,
 }: {
@@ -23,6 +24,8 @@ export function Cell({
   /** What a screen reader calls it, where its label alone would not tell it from others. */
   name?: string | undefined;
   focused?: boolean;
+  /** What stands there is only an example. */
+  isExample?: boolean;
   suggestions: (field: SumField) => readonly string[];
   onText: (text: string) => void;
 }) {
@@ -34,7 +37,12 @@ export function Cell({
     className: clsx(
       INPUT,
       label === "plain" ? "px-2.5 py-1.5" : "px-2 py-1",
-      problem ? "border-beet" : "border-rule hover:border-faded",
+      problem
+        ? "border-beet"
+        : isExample
+          ? "border-dashed border-saffron-ink/60"
+          : "border-rule hover:border-faded",
+      isExample && "text-faded italic",
     ),
     value: text,
     "aria-label": name,
@@ -53,6 +61,7 @@ export function Cell({
         )}
       >
         {labelOf(field)}
+        {isExample && text !== "" && <span className="ml-2 text-xs text-saffron-ink">an example</span>}
       </label>
       {field.typed === "choice" ? (
         <select {...common} onChange={event => onText(event.currentTarget.value)}>

@@ -3,10 +3,10 @@ import {
   REFERENCE_WORLD,
   SUMS,
   type SumWorld,
-  besides,
+  type Said,
   inOrder,
-  readSpoken,
   runSum,
+  saidWhole,
   sumNamed,
   textsOf,
   worldOf,
@@ -36,16 +36,16 @@ export function QuickSums() {
   );
 
   const begin = useCallback(
-    (name: string, said: Readonly<Record<string, unknown>> = {}) => {
-      const sum = sumNamed(name);
-      if (!sum) return;
-      const { asked, more } = inOrder(sum);
-      const fields = [...asked, ...more];
-      // What was said whole needs no example; what is lacking is filled from it, to be typed over.
-      const whole = Object.keys(said).length > 0 && runSum(name, said, world).ok;
-      const input = whole ? said : besides(fields, exampleOf(sum.example, world), said);
-      const texts = textsOf(fields, input, world);
-      setOpen({ name, texts });
+    (said: Said) => {
+      const { asked, more } = inOrder(said.sum);
+      const texts = textsOf([...asked, ...more], said.whole, world);
+      setOpen({
+        name: said.sum.name,
+        texts,
+        examples: said.examples,
+        unread: said.unread,
+        taken: said.taken,
+      });
     },
     [world],
   );
@@ -56,13 +56,9 @@ export function QuickSums() {
         label: "a sum, as you would say it",
         group: "Quick sums",
         from: typed => {
-          const spoken = readSpoken(typed, world);
-          if (!spoken || !Object.keys(spoken.input).length) return null;
-          const answer = runSum(spoken.sum.name, spoken.input, world);
-          return {
-            label: answer.ok ? answer.value.sentence : `${spoken.sum.title}: ${typed}`,
-            run: () => begin(spoken.sum.name, spoken.input),
-          };
+          const said = saidWhole(typed, world);
+          if (!said || (!Object.keys(said.input).length && !said.meant)) return null;
+          return { label: labelOf(said, typed, world), run: () => begin(said) };
         },
       },
       ...recent.slice(0, 5).map((r, i): ScreenCommand => ({
@@ -77,7 +73,10 @@ export function QuickSums() {
         detail: sum.purpose,
         words: [sum.name, ...sum.words].join(" "),
         group: "Quick sums",
-        run: () => begin(sum.name),
+        run: () => {
+          const said = saidWhole(sum.name, world);
+          if (said) begin(said);
+        },
       })),
     ],
     [begin, recent, world],
@@ -94,9 +93,11 @@ export function QuickSums() {
   ) : null;
 }
 
-/** An example begins in the kitchen's own pots, where it has some. */
-function exampleOf(example: Readonly<Record<string, unknown>>, world: SumWorld): Record<string, unknown> {
-  const pot = world.vessels.find(v => v.use === "pot") ?? world.vessels[0];
-  if (!pot || !("vessel" in example)) return { ...example };
-  return { ...example, vessel: { id: pot.id } };
+/** A phrase answered with what it said; where an example stands, or a word was not read, that is told first. */
+function labelOf(said: Said, typed: string, world: SumWorld): string {
+  const answer = runSum(said.sum.name, said.whole, world);
+  const meant = said.meant ? `Did you mean “${said.meant}”? ` : "";
+  const unread = said.unread.length ? ` · did not read: ${said.unread.join(" ")}` : "";
+  if (!answer.ok) return `${meant}${said.sum.title}: ${typed}${unread}`;
+  return `${meant}${answer.value.sentence}${said.examples.length ? " – with an example for what was not said" : ""}${unread}`;
 }

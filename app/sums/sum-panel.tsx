@@ -24,6 +24,7 @@ export function SumPanel({
   onKept: (recent: readonly RecentSum[]) => void;
 }) {
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>(open.texts);
+  const [examples, setExamples] = useState<readonly string[]>(open.examples ?? []);
   const taker = useOpenTaker();
   const suggestions = useMemo(() => offered(world), [world]);
   const sum = sumNamed(open.name);
@@ -49,7 +50,16 @@ export function SumPanel({
     toast(`${taker.label}: ${answer.value.sentence}`);
     close();
   };
-  const set = (name: string, text: string) => setTexts(now => ({ ...now, [name]: text }));
+  const set = (name: string, text: string) => {
+    setTexts(now => ({ ...now, [name]: text }));
+    setExamples(now => now.filter(one => one !== name));
+  };
+  // What is still to be said has the cursor.
+  const first = Math.max(
+    0,
+    asked.findIndex(field => examples.includes(field.name)),
+  );
+  const shown = all.filter(field => examples.includes(field.name) && (texts[field.name] ?? "") !== "");
   return (
     <Dialog.Root open onOpenChange={next => !next && close()}>
       <Dialog.Portal>
@@ -74,7 +84,8 @@ export function SumPanel({
                     text={texts[field.name] ?? ""}
                     problem={placed(field)}
                     suggestions={suggestions}
-                    focused={i === 0}
+                    focused={i === first}
+                    isExample={examples.includes(field.name)}
                     onText={text => set(field.name, text)}
                   />
                 ))}
@@ -94,6 +105,7 @@ export function SumPanel({
                         text={texts[field.name] ?? ""}
                         problem={placed(field)}
                         suggestions={suggestions}
+                        isExample={examples.includes(field.name)}
                         onText={text => set(field.name, text)}
                       />
                     ))}
@@ -102,6 +114,29 @@ export function SumPanel({
               )}
             </div>
             <div>
+              {(open.unread?.length ?? 0) > 0 && (
+                <p className="mb-2 rounded-md bg-beet-wash px-2.5 py-1.5 text-sm text-beet">
+                  ✕ did not read: <s>{open.unread?.join(" ")}</s>
+                </p>
+              )}
+              {open.taken?.map(words => (
+                <p key={words} className="mb-1 text-sm text-faded">
+                  {words}
+                </p>
+              ))}
+              {answer.ok && shown.length > 0 && (
+                <p className="mb-2 rounded-md bg-saffron-wash px-2.5 py-1.5 text-sm text-saffron-ink">
+                  For{" "}
+                  {shown
+                    .map(
+                      field =>
+                        `${field.title.toLowerCase()} ${texts[field.name] ?? ""}${field.unit ? `\u00a0${field.unit}` : ""}`,
+                    )
+                    .slice(0, 3)
+                    .join(", ")}
+                  {shown.length > 3 && ` and ${shown.length - 3} more`}, as an example: type yours over it.
+                </p>
+              )}
               {answer.ok ? (
                 <AnswerView
                   sum={sum}

@@ -6,3 +6,4 @@ export { besides, textsOf } from "./as-typed";
 export { CELL, cellsOf, readTexts, rowsOf } from "./typed";
 export { worldOf } from "./world";
 export { type Spoken, inOrder, readSpoken } from "./spoken";
+export { type Said, exampleIn, saidWhole } from "./said";

@@ -142,8 +142,12 @@ function readPairs(field: SumField, text: string): Result<unknown> {
 }
 
 /** The rows of a list: one a line, or behind a semicolon. */
-export const rowsOf = (text: string): string[] =>
-  text.split(text.includes(CELL) ? "\n" : /[\n;]|,(?=\s*\p{L})/u).filter(row => row.trim());
+export const rowsOf = (text: string): string[] => {
+  // "0 60, 120 21,4": a comma and a blank part the readings, a comma alone is a decimal one.
+  const pairs = /[\t\n;]/.test(text) ? [] : text.trim().split(/,\s+/);
+  if (pairs.length > 1 && pairs.every(pair => /^-?[\d.,]*\d(?:\s+-?[\d.,]*\d)+$/.test(pair))) return pairs;
+  return text.split(text.includes(CELL) ? "\n" : /[\n;]|,(?=\s*\p{L})/u).filter(row => row.trim());
+};
 
 /** The cells of a row, as the grid keeps them or as one types them in one line: "yolk 36", "0 85". */
 export function cellsOf(field: SumField, row: string): string[] {

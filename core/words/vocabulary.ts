@@ -1,4 +1,4 @@
-import { letterDistance, plainName } from "../things/larder";
+import { heardAs, plainName } from "../things/larder";
 
 /** A word of the trade: how it is written, heard and misheard, and what it means here. */
 export interface Term {
@@ -110,7 +110,7 @@ export function findTerm(word: string): Term | null {
   const exact = spellings.find(s => s.name === wanted);
   if (exact) return exact.term;
   const near = spellings
-    .map(s => ({ ...s, off: letterDistance(s.name, wanted) }))
+    .map(s => ({ ...s, off: heardAs(s.name, wanted) }))
     .filter(s => s.off <= OFF_AT_MOST(wanted.length) && s.off < s.name.length - 1)
     .sort((a, b) => a.off - b.off);
   return near[0]?.term ?? null;

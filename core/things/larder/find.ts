@@ -59,6 +59,22 @@ export function letterDistance(a: string, b: string): number {
   return row[b.length] ?? 0;
 }
 
+/** How far two words are apart, by letters or by sound, whichever is nearer. */
+export const heardAs = (a: string, b: string): number =>
+  Math.min(letterDistance(a, b), letterDistance(soundOf(a), soundOf(b)));
+
+/** Letters that sound alike written alike: "schinwah" and "chinois" are near each other. */
+const soundOf = (word: string): string =>
+  word
+    .replace(/sch|sh|ch/g, "s")
+    .replace(/ois\b|oix\b|oi/g, "wa")
+    .replace(/eaux?|au/g, "o")
+    .replace(/ph/g, "f")
+    .replace(/qu|ck|k|c(?=[aou])/g, "k")
+    .replace(/(.)\1+/g, "$1")
+    .replace(/wah\b/g, "wa")
+    .replace(/(?<=[aeiou])h/g, "");
+
 export interface Found {
   /** The one that is meant: by id, name or alias. */
   readonly exact: Ingredient | null;

@@ -26,7 +26,7 @@ export {
   ingredientSchema,
   netOf,
 } from "./ingredient";
-export { type Found, findIngredient, ingredientCalled, letterDistance, plainName } from "./find";
+export { type Found, findIngredient, ingredientCalled, heardAs, letterDistance, plainName } from "./find";
 export { type Weighed, readMeasure } from "./measures";
 export { savourOf } from "./savour";
 export { type Doubt, checkIngredient, isPotent, saltDoubt, strongDoubt } from "./plausible";
