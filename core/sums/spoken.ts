@@ -182,8 +182,8 @@ class Phrase {
     const field = this.free(
       f => f.typed === "list" && f.columns.length > 1 && f.columns.every(c => c.typed === "number"),
     );
-    const match =
-      field && /-?\d[\d.,]*\s+-?\d[\d.,]*(?:\s*(?:,\s|;)\s*-?\d[\d.,]*\s+-?\d[\d.,]*)*/.exec(this.rest);
+    const one = String.raw`-?\d+(?:[.,]\d+)*\s+-?\d+(?:[.,]\d+)*`;
+    const match = field && new RegExp(String.raw`${one}(?:\s*[,;]\s*${one})*`).exec(this.rest);
     if (!field || !match) return;
     const said = match[0].replace(/,+$/, "");
     const read = readTyped(field, said, this.world);

@@ -128,13 +128,12 @@ Method:
       "add white-wine 199",
       "reduce",
       "add bought-white-stock 1006",
-      "simmer bought-brown-stock 502",
+      "simmer demi-glace 515",
       "strain",
       "add mustard 30",
       "season salt 4",
       "add sugar 0",
     ]);
-    expect(doubted(PORK)).toMatch(/500 ml of “demi-glace”/);
     expect(doubted(PORK)).toMatch(/does not say when the/);
   });
   test("names first, capitals, halves and what is left of them", () =>
@@ -289,9 +288,9 @@ describe("what the kitchen makes itself is heard by its name", () => {
 
 describe("C11 what would be lost or counted twice is told", () => {
   test.each([
-    ["Add 300 g onion, kombu and 20 g honey.", /“kombu”/],
+    ["Add 300 g onion, zwiffel and 20 g honey.", /“zwiffel”/],
     ["Roast 300g peppers and 200g tomatoes at 200°C.", /300 g of “peppers”/],
-    ["Finish with the zest of an orange.", /“orange zest”/],
+    ["Finish with the zest of a bergamot.", /“bergamot zest”/],
     ["Add a tablespoon of moonstones.", /a tablespoon of “moonstones”/],
     [
       "Melt 500 g butter, pour into a jug. Slowly pour in the butter, whisking.",

@@ -134,7 +134,9 @@ export function checkIngredient(ingredient: Ingredient): Result<Ingredient> {
   const warnings: Warning[] = [];
   const doubt = (message: string) => warnings.push({ code: "IMPLAUSIBLE", message });
   const density = densityOf(ingredient);
-  if (density !== undefined && c.water + c.fat + c.ethanol > DRY) {
+  // What is spooned as a powder has air between its grains.
+  const powder = c.water < 12 && /powder|flour|ground|lecithin/i.test(ingredient.name);
+  if (density !== undefined && !powder && c.water + c.fat + c.ethanol > DRY) {
     const expected = roughDensity(c);
     if (Math.abs(density / expected - 1) > DENSITY_OFF)
       doubt(
@@ -151,7 +153,7 @@ export function checkIngredient(ingredient: Ingredient): Result<Ingredient> {
     doubt("There is collagen in it, but the gelatin flag is not set.");
   if (
     /\b(milk|cream|butter|cheese|yogurt)\b/i.test(ingredient.name) &&
-    !/coconut|almond|oat|soy/i.test(ingredient.name) &&
+    !/coconut|almond|oat|soy|peanut|cashew|nut\b|sherry/i.test(ingredient.name) &&
     ingredient.allergens &&
     !ingredient.allergens.includes("milk")
   )

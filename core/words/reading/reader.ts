@@ -101,6 +101,11 @@ const isYolk = (i: Ingredient): boolean => /yolk/.test(i.name);
 const isOil = (i: Ingredient): boolean => /\boil\b/.test(i.name);
 const isButter = (i: Ingredient): boolean => /butter/.test(i.name);
 const isFat = (i: Ingredient): boolean => i.phase === "fat" || isOil(i);
+/** Stocks, pastes, peels and the like of which the larder holds our estimate and no label, table or reading. */
+const isEstimate = ({ id, compositionSource, phase, solidKind }: Ingredient): boolean =>
+  compositionSource.mark === "E" &&
+  !id.startsWith("formula-") &&
+  (phase !== "solids" || solidKind === "shells" || /zest|peel/.test(id));
 const isSeasoning = (i: Ingredient): boolean =>
   /^(?:salt|coarse-salt|peppercorns|white-pepper|cayenne)$/.test(i.id);
 const isSugar = (i: Ingredient): boolean => i.id === "sugar" || i.id === "brown-sugar";
@@ -2607,6 +2612,12 @@ export class Reader {
         questions.push({ about: lineId, ask: bare ? `${ask} So are all numbers without a unit.` : ask });
       if (bare) this.gramsAsked = true;
     }
+    // What the larder only estimates, and what differs from house to house, is told: strength is not known, it is taken.
+    if (one.unknown === null && isEstimate(one.ingredient))
+      questions.push({
+        about: lineId,
+        ask: `“${one.name || one.ingredient.name}”: the larder has only an estimate of it. Taken until you enter yours.`,
+      });
     const typed = (one.unknown ? `${one.said} ${one.unknown}`.trim() : one.said).slice(0, 80);
     if (one.relation)
       return {

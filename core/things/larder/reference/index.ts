@@ -3,6 +3,13 @@ import { BONES } from "./bones";
 import { DAIRY_AND_EGGS } from "./dairy-eggs";
 import { DRINKS_AND_FRUIT } from "./drinks-fruit";
 import { HERBS_AND_SPICES } from "./herbs-spices";
+import { MEATS } from "./meats";
+import { STOCKS } from "./stocks";
+import { CELLAR } from "./cellar";
+import { MORE_DAIRY } from "./more-dairy";
+import { GARDEN } from "./garden";
+import { ORCHARD } from "./orchard";
+import { PANTRY } from "./pantry";
 import { entry, WHOLE } from "./row";
 import { STORE } from "./store";
 import { VEGETABLES } from "./vegetables";
@@ -22,6 +29,13 @@ export const REFERENCE_LARDER: readonly Ingredient[] = [
   ...DRINKS_AND_FRUIT,
   ...DAIRY_AND_EGGS,
   ...STORE,
+  ...MEATS,
+  ...STOCKS,
+  ...CELLAR,
+  ...MORE_DAIRY,
+  ...GARDEN,
+  ...ORCHARD,
+  ...PANTRY,
 ];
 
 export const REFERENCE_BY_ID: ReadonlyMap<string, Ingredient> = new Map(REFERENCE_LARDER.map(i => [i.id, i]));
