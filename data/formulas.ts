@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { and, asc, count, desc, eq, exists, inArray, like, sql } from "drizzle-orm";
+import { and, asc, count, desc, eq, exists, inArray, like, max, or, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type FormulaDocument, readFormula } from "../core/formula";
 import { valueOf } from "../core/ground/result";
@@ -87,9 +87,15 @@ export async function findVersion(
 export async function listFormulas(
   db: Queries,
   kitchenId: string,
-  { words = "", from = 0, most = 1000 }: { words?: string; from?: number; most?: number } = {},
+  {
+    words = "",
+    meant = [],
+    from = 0,
+    most = 1000,
+  }: { words?: string; meant?: readonly MeantWord[]; from?: number; most?: number } = {},
 ): Promise<{ readonly formulas: readonly StoredFormula[]; readonly of: number }> {
-  const mine = and(eq(formula.kitchenId, kitchenId), ...namedLike(words));
+  const found = meant.length ? meant.map(word => holds(word)) : namedLike(words);
+  const mine = and(eq(formula.kitchenId, kitchenId), ...found);
   const [rows, [counted]] = await Promise.all([
     joined(db)
       .where(and(mine, eq(formulaVersion.id, formula.currentVersionId)))
@@ -107,6 +113,42 @@ const namedLike = (words: string) =>
     .split(/\s+/)
     .filter(Boolean)
     .map(word => like(formula.name, `%${escaped(word)}%`));
+
+/** A word somebody looks for, and what it may mean besides a part of a name. */
+export interface MeantWord {
+  readonly word: string;
+  /** Families called so. */
+  readonly families: readonly string[];
+  /** Ingredients called so, or that hold an allergen called so. */
+  readonly ingredients: readonly string[];
+}
+
+/** Whether a formula bears a word: by its name, its base, its school, its family, or something that goes into it. */
+function holds({ word, families, ingredients }: MeantWord) {
+  const part = `%${escaped(word)}%`;
+  const at = (path: string) => sql`json_unquote(json_extract(${formulaVersion.document}, ${path}))`;
+  const inside = sql`exists (select 1 from ${formulaVersion} where ${formulaVersion.id} = ${formula.currentVersionId} and (
+    ${at("$.base.name")} like ${part} or ${at("$.school")} like ${part}
+    ${families.length ? sql`or ${at("$.family")} in ${families}` : sql``}
+    ${ingredients.length ? sql`or ${formulaVersion.document} regexp ${`"larder": ?"(${ingredients.join("|")})"`}` : sql``}
+  ))`;
+  return or(like(formula.name, part), inside);
+}
+
+/** When formulas were last cooked, by their ids. */
+export async function lastCooked(
+  db: Queries,
+  kitchenId: string,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, Date>> {
+  if (!ids.length) return new Map();
+  const rows = await db
+    .select({ id: run.formulaId, at: max(run.startedAt) })
+    .from(run)
+    .where(and(eq(run.kitchenId, kitchenId), inArray(run.formulaId, [...ids])))
+    .groupBy(run.formulaId);
+  return new Map(rows.flatMap(({ id, at }) => (at ? [[id, at] as const] : [])));
+}
 
 /** What LIKE takes for any sign is meant as it stands. */
 const escaped = (word: string): string => word.replace(/[\\%_]/g, sign => `\\${sign}`);

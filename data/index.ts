@@ -17,6 +17,8 @@ export {
   formulaNames,
   insertFormula,
   listCooked,
+  type MeantWord,
+  lastCooked,
   listFormulas,
   listVersions,
   saveFormula,

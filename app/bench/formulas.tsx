@@ -40,7 +40,7 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
         pages={pages}
         of={of}
         what={["formula", "formulas"]}
-        placeholder="stock, cider, mayonnaise …"
+        placeholder="name, family, main thing, allergen …"
       />
       {loaderData.formulas.length === 0 && (
         <p className="mt-8">
@@ -68,7 +68,12 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
                 </span>
               </span>
               <span className="self-center sm:text-right">
-                <span className="text-faded">from</span> <span className="font-semibold">{formula.base}</span>
+                <span className="font-semibold">{formula.finished ?? formula.base}</span>
+                {formula.body && <span className="text-faded"> · {formula.body}</span>}
+                <span className="block text-sm text-faded">
+                  {formula.finished ? `from ${formula.base}` : "does not walk to its end yet"}
+                  {formula.cookedAt && ` · cooked ${dayOf(formula.cookedAt, timeZone)}`}
+                </span>
               </span>
             </Link>
           </li>

@@ -1,6 +1,6 @@
 import Fuse from "fuse.js";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { Link, useNavigate, useSearchParams } from "react-router";
+import { Form, Link, useNavigate, useSearchParams } from "react-router";
 import { ALLERGENS, type Ingredient } from "~/core/things/larder";
 import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/larder";
@@ -9,7 +9,7 @@ import { Button, buttonClass } from "../ui/button";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { LyingJar } from "./jar";
 
-export { loader } from "./larder.server";
+export { action, loader } from "./larder.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Larder · Hondaro" }];
@@ -48,7 +48,8 @@ const COLUMNS: readonly {
   { id: "price", label: "Price per kg", value: i => i.price?.perKg ?? -1 },
 ];
 
-export default function Larder() {
+export default function Larder({ loaderData }: Route.ComponentProps) {
+  const offered = loaderData;
   const { ingredients } = useKitchen();
   const [params, setParams] = useSearchParams();
   const [typed, setTyped] = useState(params.get("q") ?? "");
@@ -177,6 +178,22 @@ export default function Larder() {
           </a>
         </div>
       </div>
+      {offered.entries + offered.named > 0 && (
+        <Form
+          method="post"
+          className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-md bg-saffron-wash px-3 py-2 text-saffron-ink"
+        >
+          <p className="grow">
+            {offered.entries > 0 && `${printNumber(offered.entries)} new entries`}
+            {offered.entries > 0 && offered.named > 0 && " and "}
+            {offered.named > 0 && `further names for ${printNumber(offered.named)} of yours`} came with this
+            version. Your own figures stay as they are.
+          </p>
+          <Button type="submit" name="intent" value="take over">
+            Take them over
+          </Button>
+        </Form>
+      )}
       <div className="mt-5 flex flex-wrap items-center gap-x-5 gap-y-3">
         <label className="flex grow items-center gap-2 sm:max-w-96">
           <span className="sr-only">Find an ingredient</span>
