@@ -29,27 +29,6 @@ export const add = defineStep({
   takesLines: true,
   endsAtMark: false,
   keepsAir: true,
-  heard: {
-    as: [
-      /\b(?:add|melt|combine|pour|put|place|(?:stir|fold|mix|beat|drop) in|whisk in|tip in|in goes|top up|cover with|finish with|(?:thin|loosen|let down|moisten|enrich|sharpen|adjust)(?: it)?(?: down| out)? with|take (?=\d|an?\b|some\b))\b/,
-    ],
-    next: [
-      "whisk in",
-      "add",
-      "stir in",
-      "pour",
-      "top up",
-      "enrich",
-      "sharpen",
-      "moisten",
-      "finish with",
-      "fold in",
-      "cover with",
-      "thin",
-      "loosen",
-    ],
-    puts: true,
-  },
   apply: context => {
     const { step, facts } = context;
     const put = addLines(context.pot, context.lines, context.field);

@@ -38,11 +38,7 @@ export const blanch = defineStep({
   takesLines: true,
   endsAtMark: false,
   timeHangsOnMain: true,
-  heard: {
-    as: [/\b(blanch|blanche)\b/],
-    begins: true,
-    includes: ["drain"],
-  },
+  heard: { begins: true },
   apply: context => {
     const { step, facts } = context;
     const water = context.ingredientById("water");

@@ -59,10 +59,6 @@ export const blend = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
-  heard: {
-    as: [/\b(blend|liquidise|liquidize|purée|puree|blitz)\b/],
-    next: ["blend", "blitz"],
-  },
   ticks: step =>
     step.reserveFirst ? [{ what: `Set aside before blending: ${step.reserveFirst}`, before: "begin" }] : [],
   apply: context => {

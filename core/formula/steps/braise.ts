@@ -56,12 +56,7 @@ export const braise = defineStep({
   cooks: true,
   timeHangsOnMain: true,
   rule: "ṁ = A · f · (0.089 + 0.078 v) · (p − p∞) / h fg",
-  heard: {
-    as: [/\b(braise|pot-?roast)\b/],
-    next: ["braise"],
-    begins: true,
-    asksTime: true,
-  },
+  heard: { begins: true, asksTime: true },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -49,11 +49,7 @@ export const brown = defineStep({
   cooks: true,
   fond: "leaves",
   rule: "(u₀ − u)/R + (τ/θ) ln(u₀/u) = t",
-  heard: {
-    as: [/\b(brown|colou?r|sear|caramelise|caramelize|fry|toast)\b/],
-    next: ["toast", "caramelise", "caramelize"],
-    begins: true,
-  },
+  heard: { begins: true },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

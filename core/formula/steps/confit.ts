@@ -59,12 +59,7 @@ export const confit = defineStep({
   cooks: true,
   timeHangsOnMain: true,
   rule: "juice = min(0.45, 0.0085 (T − 48)) · water · (1 − e^(−t/0.75 h))",
-  heard: {
-    as: [/\b(confit|cook\b[^,.;]*\b(?:under|in)\b[^,.;]*\bfat)\b/],
-    next: ["confit"],
-    asksTime: true,
-    asksHeat: true,
-  },
+  heard: { asksTime: true, asksHeat: true },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -41,10 +41,6 @@ export const cool = defineStep({
   endsAtMark: false,
   keepsAir: true,
   finishes: true,
-  heard: {
-    as: [/\b(cool|chill|ice bath|(?:hold|keep|store)\b[^,.;]*\b(?:fridge|refrigerator|cold room))\b/],
-    next: ["cool", "chill"],
-  },
   apply: context => {
     const { step, facts, vessel, pot } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Cooling"));

@@ -51,11 +51,6 @@ export const cover = defineStep({
   takesLines: false,
   endsAtMark: true,
   rule: "V = V(h heap + cover) − V solids − fond",
-  heard: {
-    as: [
-      /\bcover\b[^,.;]*\bwith\b[^,.;]*\bwater\b|\b(?:(?:top up|fill(?: up)?|add|pour(?: in| on| over)?) (?:with )?)?(?:enough )?(?:the )?(?:cold )?water to cover\b/,
-    ],
-  },
   apply: context => {
     const { step, pot, facts } = context;
     const water = context.ingredientById("water");

@@ -31,9 +31,6 @@ export const cure = defineStep({
   takesLines: true,
   endsAtMark: false,
   timeHangsOnMain: true,
-  heard: {
-    as: [/\b(cure)\b/],
-  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

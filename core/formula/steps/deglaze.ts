@@ -25,11 +25,6 @@ export const deglaze = defineStep({
   endsAtMark: false,
   fond: "lifts",
   keepsItsLiquid: true,
-  heard: {
-    as: [/\b(deglaze|de-glaze|lift the fond|stop (?:it|the \w+) with)/],
-    next: ["deglaze", "stop"],
-    puts: true,
-  },
   apply: context => {
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;

@@ -37,12 +37,6 @@ export const degrease = defineStep({
   endsAtMark: false,
   takesOut: true,
   rule: "taken = share · floating fat · (1 + carry)",
-  heard: {
-    as: [
-      /\b(degrease|defat|(?:skim|pour|spoon|drain|lift|take|remove)(?: off| away)?(?: all| most)?(?: of)?(?: the| any)?(?: excess)? fat)\b/,
-    ],
-    next: ["degrease"],
-  },
   apply: context => {
     const { step, facts } = context;
     const [share, carry] =

@@ -28,10 +28,6 @@ export const drain = defineStep({
   takesLines: false,
   endsAtMark: false,
   takesOut: true,
-  heard: {
-    as: [/\b(drain)\b/, /\b(squeeze|wring)\b[^,.;]*\b(?:out|dry|cloth|hand)/],
-    next: ["drain", "wring"],
-  },
   apply: context => {
     const { facts } = context;
     const squeezed = context.step.how === "squeezed";

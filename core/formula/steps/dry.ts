@@ -42,9 +42,6 @@ export const dry = defineStep({
   takesLines: true,
   endsAtMark: true,
   timeHangsOnMain: true,
-  heard: {
-    as: [/\b(dry|until it hisses)\b/],
-  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -31,12 +31,6 @@ export const emulsify = defineStep({
   attention: "watch",
   takesLines: true,
   endsAtMark: false,
-  heard: {
-    as: [
-      /\b(emulsify|oil in a (?:thin )?(?:stream|thread)|(?:beat|whisk|trickle|drizzle) in\b[^,.;]*\b(?:oil|(?:melted|warm|clarified) butter))\b/,
-    ],
-    puts: true,
-  },
   apply: context => {
     const { step, facts } = context;
     // Butter that goes into a warm bowl is melted first.

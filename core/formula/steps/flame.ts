@@ -32,11 +32,6 @@ export const flame = defineStep({
   takesLines: true,
   endsAtMark: false,
   keepsItsLiquid: true,
-  heard: {
-    as: [/\b(flame|flamb)/],
-    next: ["flame"],
-    puts: true,
-  },
   apply: context => {
     const added = addLines(context.pot, context.lines, context.field);
     if (!added.ok) return added;

@@ -32,10 +32,6 @@ export const freeze = defineStep({
   endsAtMark: false,
   keepsAir: true,
   finishes: true,
-  heard: {
-    as: [/\b(freeze)\b/],
-    next: ["freeze"],
-  },
   apply: context => {
     const { step } = context;
     const vessel = workingVessel(context, context.pot, step.vesselId, ["container", "pot", "pan"]);

@@ -31,11 +31,7 @@ export const hold = defineStep({
   takesLines: false,
   endsAtMark: false,
   finishes: true,
-  heard: {
-    as: [/\b(hold|keep warm|bain)\b/],
-    next: ["hold", "keep warm"],
-    asksTime: true,
-  },
+  heard: { asksTime: true },
   apply: context => {
     const { step, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Holding"));

@@ -112,21 +112,12 @@ export interface Tick {
   readonly before: "begin" | "end";
 }
 
-/** How a kind of step is told in the words of a recipe. */
-export interface Heard {
-  /** What tells it; of two kinds told at the same place the longer words win, so "set aside" is no "set". */
-  readonly as: readonly RegExp[];
-  /** Verbs that after an "and" or a comma begin a step of their own, as parts of a pattern. */
-  readonly next?: readonly string[];
-  /** Whether something more is put in by it: in the others "the shallots" are those that are there. */
-  readonly puts?: true;
-  /** Whether it begins a pot with what it names. */
+/** What is asked where a recipe in words leaves it open. */
+interface Heard {
+  /** With nothing in the pot yet it needs something to begin with. */
   readonly begins?: true;
-  /** Whether it is asked how long, or how hot, where nothing is said of it. */
   readonly asksTime?: true;
   readonly asksHeat?: true;
-  /** Verbs that are a part of it: after "blanch" a "drain" is no step. */
-  readonly includes?: readonly string[];
 }
 
 /** Where the pot is meanwhile: over a burner, in an oven, on the table, in the cold. */
@@ -180,7 +171,7 @@ export interface StepKind<S> {
   readonly speaksOfItsEgg?: true;
   /** The law it goes by, in symbols. */
   readonly rule?: string;
-  /** How it is told in words; absent for what nobody tells. */
+  /** What a recipe in words is asked of it. */
   readonly heard?: Heard;
   /** What must be ticked off before the step can begin, or before it can end. */
   readonly ticks?: (step: S) => readonly Tick[];

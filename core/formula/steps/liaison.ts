@@ -42,13 +42,6 @@ export const liaison = defineStep({
   endsAtMark: false,
   cooks: true,
   speaksOfItsEgg: true,
-  heard: {
-    as: [
-      /\b(temper|liaison|yolks? and cream)\b/,
-      /\b(whisk|beat|cook)\b[^.;]*\byolks?\b(?=[^.;]*\b(over|bain|ribbon|to \d))/,
-    ],
-    puts: true,
-  },
   apply: context => {
     const { step, facts, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "A liaison"));

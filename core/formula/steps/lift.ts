@@ -58,12 +58,6 @@ export const lift = defineStep({
   endsAtMark: false,
   keepsAir: true,
   takesOut: true,
-  heard: {
-    as: [
-      /\b(lift out|take out the|(?:remove|discard|fish out)\b[^,.;]*\b(?:herbs?|bay|thyme|rosemary|bundle|bouquet|stems?|stalks|aromatics|cloves?|cinnamon|star anise)\b)/,
-    ],
-    next: ["discard", "remove"],
-  },
   apply: context => {
     const { step, facts, pot } = context;
     const only = step.which

@@ -32,13 +32,6 @@ export const mount = defineStep({
   takesLines: true,
   endsAtMark: false,
   finishes: true,
-  heard: {
-    as: [
-      /\b(mount|mont(?:er|ez|e)|swirl in|(?:whisk|beat|whip) in\b[^,.;]*\bbutter|finish with\b[^,.;]*\bbutter)\b/,
-    ],
-    next: ["mount"],
-    puts: true,
-  },
   apply: context => {
     const { step, facts } = context;
     const { vessel: at } = context;

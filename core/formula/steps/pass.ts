@@ -37,10 +37,6 @@ export const pass = defineStep({
   endsAtMark: false,
   finishes: true,
   takesOut: true,
-  heard: {
-    as: [/\b(pass|sieve|through a (?:fine )?sieve)\b/],
-    next: ["pass", "sieve"],
-  },
   ticks: () => [{ what: "Underside of the sieve scraped off, no grain in the clean pan", before: "end" }],
   apply: context => {
     const { step, facts } = context;

@@ -33,11 +33,7 @@ export const poach = defineStep({
   cooks: true,
   timeHangsOnMain: true,
   rule: "ṁ = A · f · (0.089 + 0.078 v) · (p − p∞) / h fg",
-  heard: {
-    as: [/\b(poach)\b/],
-    next: ["poach"],
-    asksTime: true,
-  },
+  heard: { asksTime: true },
   apply: context => {
     const { step } = context;
     const added = addLines(context.pot, context.lines, context.field);

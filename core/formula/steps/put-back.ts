@@ -24,13 +24,6 @@ export const putBack = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
-  heard: {
-    as: [
-      /\b(?:return|put|add)\b[^,.;]*\b(?:to the (?:pot|pan|sauce)|back)\b(?![^,.;]*\bboil)/,
-      /\bput back\b/,
-    ],
-    next: ["return", "put back"],
-  },
   apply: context => {
     const { step, facts } = context;
     if (!context.pot.aside.length)

@@ -78,10 +78,6 @@ export const reduce = defineStep({
   endsAtMark: true,
   cooks: true,
   rule: "ṁ = (Q − Q loss) / h fg",
-  heard: {
-    as: [/\b(reduce(?! (?:the )?(?:heat|flame|fire))|boil down|almost dry|au sec)\b/],
-    next: ["reduce", "boil down"],
-  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -27,10 +27,6 @@ export const reheat = defineStep({
   takesLines: true,
   endsAtMark: false,
   cooks: true,
-  heard: {
-    as: [/\b(reheat|(?:warm|heat) (?:it )?(?:up|through|to))\b/],
-    next: ["(?:warm|heat) (?:it|to|up|through)"],
-  },
   apply: context => {
     const { step } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -34,10 +34,7 @@ export const render = defineStep({
   cooks: true,
   takesOut: true,
   timeHangsOnMain: true,
-  heard: {
-    as: [/\b(render|melt out)\b/],
-    begins: true,
-  },
+  heard: { begins: true },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

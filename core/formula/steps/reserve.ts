@@ -35,9 +35,6 @@ export const reserve = defineStep({
   endsAtMark: false,
   keepsAir: true,
   takesOut: true,
-  heard: {
-    as: [/\b(set aside|reserve|keep back)\b/],
-  },
   ticks: step => [{ what: `Set aside: ${step.what}`, before: "end" }],
   apply: context => {
     const mass = g((liquorMass(context.pot) * context.step.sharePct) / 100);

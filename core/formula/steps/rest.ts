@@ -23,9 +23,6 @@ export const rest = defineStep({
   attention: "leave",
   takesLines: true,
   endsAtMark: false,
-  heard: {
-    as: [/\b(rest)\b/],
-  },
   apply: context => {
     const { step, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Resting"));

@@ -47,13 +47,7 @@ export const roast = defineStep({
   fond: "leaves",
   ovenC: step => step.ovenC,
   rule: "(u₀ − u)/R + (τ/θ) ln(u₀/u) = t",
-  heard: {
-    as: [/\b(roast|in the oven)\b/],
-    next: ["roast"],
-    begins: true,
-    asksTime: true,
-    asksHeat: true,
-  },
+  heard: { begins: true, asksTime: true, asksHeat: true },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -24,13 +24,6 @@ export const season = defineStep({
   endsAtMark: false,
   keepsAir: true,
   finishes: true,
-  heard: {
-    as: [
-      /\b(season|grate (?:in|over|some)|salt to taste|(?:check|correct|adjust) (?:the )?(?:salt|seasoning))\b/,
-    ],
-    next: ["season", "correct", "check the", "grate (?:in|over)"],
-    puts: true,
-  },
   apply: context => {
     const added = addLines(context.pot, context.lines, context.field);
     return added.ok

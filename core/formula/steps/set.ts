@@ -66,16 +66,7 @@ export const set = defineStep({
   timeHangsOnMain: true,
   speaksOfItsEgg: true,
   rule: "loss = share · liquor, uncovered",
-  heard: {
-    as: [
-      /\b(?:bake|steam|cook|poach)\b[^.;]*\buntil\b[^.;,]*\bset\b/,
-      /\b(?:bake|steam|set)\b[^.;]*\b(?:custards?|royales?|flans?)\b/,
-      /\b(?:bake|steam)\b[^.;]*\b(?:water bath|bain[- ]marie)\b/,
-    ],
-    next: ["bake", "steam"],
-    asksTime: true,
-    asksHeat: true,
-  },
+  heard: { asksTime: true, asksHeat: true },
   apply: context => {
     const { step, facts } = context;
     if (step.ovenC <= step.toC)

@@ -53,11 +53,7 @@ export const simmer = defineStep({
   cooks: true,
   timeHangsOnMain: true,
   rule: "ṁ = A · f · (0.089 + 0.078 v) · (p − p∞) / h fg",
-  heard: {
-    as: [/\b(simmer|cook|bring to|boil|bubble|stew|tick over)\b/],
-    next: ["bring", "simmer", "cook"],
-    asksTime: true,
-  },
+  heard: { asksTime: true },
   apply: context => {
     const { step } = context;
     const added = addLines(context.pot, context.lines, context.field);

@@ -32,9 +32,6 @@ export const skim = defineStep({
   takesLines: false,
   endsAtMark: false,
   takesOut: true,
-  heard: {
-    as: [/\b(skim)\b/],
-  },
   apply: context => {
     const { step, facts } = context;
     const done =

@@ -30,10 +30,7 @@ export const soak = defineStep({
   takesLines: true,
   endsAtMark: false,
   timeHangsOnMain: true,
-  heard: {
-    as: [/\b(soak|rehydrate)\b/],
-    begins: true,
-  },
+  heard: { begins: true },
   apply: context => {
     const { step } = context;
     const added = addLines(context.pot, context.lines, context.field);

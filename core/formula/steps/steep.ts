@@ -25,10 +25,6 @@ export const steep = defineStep({
   takesLines: true,
   endsAtMark: false,
   ticks: step => (step.tally ? [{ what: `In, and to come out again: ${step.tally}`, before: "end" }] : []),
-  heard: {
-    as: [/\b(steep|infuse|macerate)\b/],
-    next: ["steep", "infuse"],
-  },
   apply: context => {
     const { step, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Steeping"));

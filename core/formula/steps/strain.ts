@@ -37,10 +37,6 @@ export const strain = defineStep({
   finishes: true,
   takesOut: true,
   rule: "kept = solids + hold · solids",
-  heard: {
-    as: [/\b(strain|chinois)\b/],
-    next: ["strain"],
-  },
   apply: context => {
     const { step, facts } = context;
     const pressed = step.press ? facts.pressedHold : 1;

@@ -39,11 +39,7 @@ export const sweat = defineStep({
   takesLines: true,
   endsAtMark: false,
   cooks: true,
-  heard: {
-    as: [/\b(sweat|soften|saut[ée])(?![\p{L}])/u],
-    next: ["sweat"],
-    begins: true,
-  },
+  heard: { begins: true },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);

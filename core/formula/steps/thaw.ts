@@ -31,9 +31,6 @@ export const thaw = defineStep({
   attention: "leave",
   takesLines: true,
   endsAtMark: false,
-  heard: {
-    as: [/\b(thaw|defrost)\b/],
-  },
   apply: context => {
     if (context.step.how === "hot") {
       const melted = addLines(context.pot, context.lines, context.field, HOT_C);

@@ -77,13 +77,6 @@ export const thicken = defineStep({
   takesLines: true,
   endsAtMark: false,
   cooks: true,
-  heard: {
-    as: [
-      /\b(thicken|bind|roux|slurry|beurre mani|(?:dust|sprinkle)\b[^,.;]*\bflour|stir in\b[^,.;]*\bflour)/,
-    ],
-    next: ["thicken", "bind"],
-    puts: true,
-  },
   apply: context => {
     const { step, facts, pot: start } = context;
     const warnings: Warning[] = [];

@@ -65,15 +65,6 @@ export const whip = defineStep({
   finishes: true,
   keepsAir: true,
   rule: "V = V liquor · (1 + growth)",
-  heard: {
-    as: [
-      /\bwhip\b(?! in\b)/,
-      /\bwhisk\b[^.;]*\b(?:to (?:soft |stiff |firm )?peaks|until (?:light|pale|fluffy|foamy|doubled|thick and pale))\b/,
-      /\b(?:charge|fill)\b[^.;]*\bsiphon\b/,
-    ],
-    next: ["whip"],
-    puts: true,
-  },
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field, COLD_C);

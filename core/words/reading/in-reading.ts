@@ -1,0 +1,28 @@
+import type { StepKindName } from "../../formula";
+import type { DraftQuestion } from "../piece";
+import type { SaidIngredient } from "./pool";
+
+/** A piece while it is read. */
+
+/** A piece while it is read. */
+export interface Reading {
+  kind: StepKindName;
+  said: SaidIngredient[];
+  /** Fields of the step that were said. */
+  fields: Record<string, unknown>;
+  questions: { about: string; ask: string; answers?: DraftQuestion["answers"] }[];
+  doubts: string[];
+  remarks: string[];
+  /** Clauses of which no field took every word. */
+  kept: string[];
+  texts: string[];
+  /** Which sentence it comes from. */
+  sentence: number;
+  /** It only brought the pot up: what follows on the fire takes its place. */
+  bringsUp?: boolean;
+  /** Its time was said. */
+  timed?: boolean;
+}
+
+/** Where a base is named for all amounts of a sentence: "Per litre of bisque: …". */
+export type Per = { readonly kind: "per-litre" | "per-kg" | "per-piece"; readonly of: string } | null;
