@@ -6,7 +6,10 @@ import { inRoot } from "./paths.mjs";
 export async function run(args) {
   if (!existsSync(inRoot("node_modules", "tsx"))) await ensurePackages();
   const { tsImport } = await import("tsx/esm/api");
-  const { REFERENCE_WORLD, listSums, runSum, saidWhole } = await tsImport(inRoot("core", "sums", "index.ts"), import.meta.url);
+  const { REFERENCE_WORLD, listSums, runSum, saidWhole } = await tsImport(
+    inRoot("core", "sums", "index.ts"),
+    import.meta.url,
+  );
   // A reader such as head may close the pipe before all is written.
   process.stdout.on("error", error => {
     if (error.code !== "EPIPE") throw error;

@@ -94,6 +94,10 @@ test("a dictated recipe: pieces taken one by one, what is unknown is settled", a
   await read.getByLabel("juniper berries: amount").fill("6 g");
   await read.getByRole("button", { name: "So it is" }).click();
   await expect(read.getByText(/How much juniper/)).toHaveCount(0);
+  // Strength that the larder only estimates is told.
+  const stock = read.getByRole("listitem").filter({ hasText: "bought brown stock and juniper" });
+  await expect(stock).toContainText("only an estimate");
+  await stock.getByRole("button", { name: "As taken" }).click();
 
   // What stands for several things is taken apart, and asked.
   const mirepoix = read.getByRole("listitem").filter({ hasText: "400 g mirpoy" });

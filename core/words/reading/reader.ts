@@ -41,6 +41,7 @@ export class Reader extends Binds {
     if (!makes) this.shareOut();
     const per = perOf(clauses[0]);
     void heading;
+    this.alone = clauses.length === 1;
     clauses.forEach(clause => this.clause(clause, per));
   }
 
@@ -97,6 +98,23 @@ export class Reader extends Binds {
         return;
       }
       const words = clause.text.replace(/^(?:and|but|then|so)\s+/i, "");
+      // A sentence of which nothing is known stays by itself: it may be about anything.
+      if (
+        this.alone &&
+        clause.chunks.every(
+          chunk =>
+            chunk.type === "word" ||
+            chunk.type === "mark" ||
+            (chunk.type === "thing" &&
+              !chunk.amount &&
+              !chunk.named.ingredient &&
+              !this.pool.hasGone(chunk.named.name, null)),
+        ) &&
+        !/\b(?:off|heat|fire|lid)\b/.test(clause.plain)
+      ) {
+        this.unread.push(words);
+        return;
+      }
       if (last && words) last.remarks.push(capital(words));
       else if (words) this.unread.push(words);
       if (last && words) last.texts.push(words);

@@ -35,6 +35,8 @@ export abstract class State {
   protected prepared: SaidIngredient[] = [];
 
   protected sentence = 0;
+  /** Whether the sentence is one clause. */
+  protected alone = false;
 
   /** Words that only said what there is. */
   readonly declared: string[] = [];
