@@ -88,3 +88,12 @@ export async function cookThrough(page: Page): Promise<void> {
   await finish.click();
   await expect(page.getByRole("heading", { name: /the batch$/ })).toBeVisible();
 }
+
+/** Opens the palette and says a sum. */
+export async function say(page: Page, text: string): Promise<void> {
+  await expect(async () => {
+    await page.keyboard.press("Control+k");
+    await expect(page.getByPlaceholder(/^Go to, do/)).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  await page.keyboard.type(text);
+}

@@ -1,14 +1,5 @@
-import { type Page, expect, test } from "@playwright/test";
-import { openFormula, reads, saved, signAs, STOCK } from "./kitchen";
-
-/** Opens the palette and says a sum. */
-async function say(page: Page, text: string): Promise<void> {
-  await expect(async () => {
-    await page.keyboard.press("Control+k");
-    await expect(page.getByPlaceholder(/^Go to, do/)).toBeVisible({ timeout: 1000 });
-  }).toPass();
-  await page.keyboard.type(text);
-}
+import { expect, test } from "@playwright/test";
+import { openFormula, reads, saved, say, signAs, STOCK } from "./kitchen";
 
 test("five quick sums by keyboard alone", async ({ page }) => {
   await signAs(page);

@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { signAs } from "./kitchen";
+import { say, signAs } from "./kitchen";
 
 /** Recipes of the corpus as somebody pastes them: read, taken, put on the Bench. */
 const corpus = JSON.parse(readFileSync("core/words/corpus/open.json", "utf8")) as {
@@ -66,8 +66,7 @@ test("a thing nobody knows is settled where it stands, and known from then on", 
 test("a sum is said in pounds and °F, and what was not read is told", async ({ page }) => {
   await signAs(page, "Noor Adeyi");
   await page.goto("/");
-  await page.keyboard.press("Control+k");
-  await page.keyboard.type("ice 22 lbs 212 F to 40 F purple");
+  await say(page, "ice 22 lbs 212 F to 40 F purple");
   await expect(page.getByText(/did not read: purple/).first()).toBeVisible();
   await page.keyboard.press("Enter");
   await expect(page.getByRole("dialog").getByText("purple")).toBeVisible();
