@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { ulid } from "ulid";
 import { z } from "zod";
-import { openKitchen, sauceOf, servedAtC, walk } from "~/core/formula";
+import { openKitchen, sauceOf, servedAtC, walk, finalState } from "~/core/formula";
 import type { Problem } from "~/core/ground/result";
 import { TEST_IDS, movedTo, readAtC, readThickness } from "~/core/laws/texture";
 import { addBodyReading, database, findFormula, undoBodyReading } from "~/data";
@@ -54,7 +54,7 @@ export async function action({ context, params, request }: Route.ActionArgs) {
   });
   if (!read.ok) return refuse(...read.problems);
   const opened = openKitchen(kitchen);
-  const last = walk(stored.document, opened).states.at(-1);
+  const last = finalState(walk(stored.document, opened).states);
   if (!last?.body)
     return refuse({
       code: "EMPTY",

@@ -13,6 +13,7 @@ import {
   removeStep,
   takeSum,
   traceOf,
+  indexBefore,
 } from "~/core/formula";
 import { printDuration, s } from "~/core/ground/quantity";
 import type { Route } from "./+types/bench";
@@ -83,7 +84,7 @@ function Bench({ drawnOn, stored, weighed, whose, newRunId }: Route.ComponentPro
   const [chosen, setQuantity] = useState<FigureId | null>(null);
   const quantity = chosen && threads.includes(chosen) ? chosen : (threads[0] ?? "mass");
   const [panel, setPanel] = useState<PanelId | null>(null);
-  const last = intervals[walked.states.length - 1];
+  const last = intervals[indexBefore(walked.states, walked.states.length)];
   const little = littleLeft(document, walked);
   useBenchCommands(formula, selected, setSelected, setView);
 

@@ -65,7 +65,7 @@ const walked = new Lately<Outcome>(MOST_WALKED);
 function made(...of: Parameters<typeof walk>): Outcome {
   const { finishedG, states, problems } = walk(...of);
   if (problems.length || !(finishedG > 0)) return NOTHING_YET;
-  const body = states.findLast(state => state.body)?.body?.thickness;
+  const body = states.findLast(state => !state.step.pan && state.body)?.body?.thickness;
   return { finished: printKilograms(finishedG), body: body === undefined ? null : bandOf(body).name };
 }
 

@@ -51,7 +51,7 @@ export {
 export { type Computed, type ResolvedLine, type StepKind, type Tick, fieldsOf } from "./steps/kind";
 export type { StepField } from "./steps/field";
 export { STEP_KINDS, type Step, type StepKindName, kindOf, placeOf } from "./steps";
-export type { StateAfterStep, Walk } from "./walk/walked";
+export { type StateAfterStep, type Walk, finalState, indexBefore, panOf, stateBefore } from "./walk/walked";
 export { type Walking, applyStep, beginWalk, walk } from "./walk/walk";
 export {
   type BonesNeeded,
@@ -106,3 +106,4 @@ export { swapMain } from "./document/swap-main";
 export { type Achieved, type Backwards, workBackwards } from "./aiming/backwards";
 export { type Binding, bindingsFor, withBinding } from "./aiming/bindings";
 export { balanceAlong } from "./explain/balance";
+export { Pots } from "./walk/pots";

@@ -45,6 +45,7 @@ export type ProblemCode =
   | "TARE"
   | "READING_ABOVE_RIM"
   | "DUPLICATE"
+  | "IN_USE"
   | "TIME_ORDER"
   | "PROBE"
   | "NO_AREA"

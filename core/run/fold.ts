@@ -9,9 +9,11 @@ import {
   displacedIn,
   interpolate,
   kindOf,
+  Pots,
+  panOf,
   walk,
 } from "../formula";
-import { EMPTY_POT, type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../things/pot";
+import { type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../things/pot";
 import { type Grams, type Millilitres, degC, g, ml, mm, printMass } from "../ground/quantity";
 import { InvariantError, ok } from "../ground/result";
 import { type Vessel, geometryOfVessel } from "../things/vessel";
@@ -75,8 +77,10 @@ export interface RunState {
   readonly abandoned: string | null;
   readonly burnerId: string | null;
   readonly steps: readonly StepProgress[];
-  /** Index of the step at work; the count of steps when all are through. */
+  /** Index of the first step that is not through; the count of steps when all are. */
   readonly current: number;
+  /** What can be worked now: for each vessel its first step that is not through, unless another vessel holds it up. */
+  readonly open: readonly number[];
   /** The pot as it stands now, corrected by what was weighed. */
   readonly pot: PotState;
   readonly vessel: Vessel | null;
@@ -124,8 +128,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       byStep.set(event.payload.stepId, [...(byStep.get(event.payload.stepId) ?? []), event]);
 
   const problems: RunProblem[] = [];
-  let pot: PotState = EMPTY_POT;
-  let vessel: Vessel | null = null;
+  const pots = new Pots(kitchen);
   const steps = planned.states.map((plan, index): StepProgress => {
     const own = byStep.get(plan.step.id) ?? [];
     const find = (kind: RunEvent["payload"]["kind"]) => own.find(e => e.payload.kind === kind);
@@ -133,15 +136,19 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
     const done = find("step-done");
     const skipped = find("skipped");
     const status: StepStatus = skipped ? "skipped" : done ? "done" : begun ? "live" : "waiting";
-    const from = pot;
-    const fromVessel = vessel;
+    const place = pots.place(plan.step);
+    const { pot: from, vessel: fromVessel } = place;
+    let pot = from;
+    let vessel = fromVessel;
     let foreseen: StateAfterStep | null = null;
     if (!skipped) {
       const result = applyStep(plan.step, {
         pot,
         vessel,
+        elsewhere: place.elsewhere,
+        taken: place.taken,
         lines: linesAsWeighed(plan, own, planned.states.slice(0, index)),
-        kitchen,
+        kitchen: place.kitchen,
         field: `steps.${index}`,
         trace: true,
       });
@@ -179,6 +186,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       pot = put.pot;
       if (put.problem) problems.push({ stepId: plan.step.id, message: put.problem });
     }
+    pots.put(plan.step, { pot, vessel, elsewhere: foreseen?.elsewhere, fire: foreseen?.fire }, 0);
     return progress;
   });
 
@@ -196,6 +204,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       message: `${newer.length === 1 ? "A reading" : `${newer.length} readings`} (${[...new Set(newer)].join(", ")}) came from a newer Hondaro: kept, and counted nowhere here.`,
     });
   const now = steps[current];
+  const { pot, vessel } = pots.main();
   return {
     startedAt: started && earliest ? timeOf(earliest) : null,
     finishedAt: finished ? timeOf(finished) : null,
@@ -203,12 +212,28 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
     burnerId: started?.payload.kind === "started" ? started.payload.burnerId : null,
     steps,
     current,
+    open: openSteps(steps),
     pot: now ? now.from : pot,
     vessel: now ? (now.foreseen?.vessel ?? now.fromVessel) : vessel,
     planned,
     lastEventAt: last ? timeOf(last) : null,
     problems,
   };
+}
+
+/**
+ * The first step of each vessel that is not through. A step that gives to or takes from another vessel waits until all
+ * that is written before it for that vessel is through, and holds that vessel up.
+ */
+function openSteps(steps: readonly StepProgress[]): number[] {
+  const heldUp = new Set<string>();
+  return steps.flatMap(({ status, step }, i) => {
+    if (status === "done" || status === "skipped") return [];
+    const touched = [panOf(step), kindOf(step).touches?.(step) ?? null].filter(name => name !== null);
+    const free = touched.every(name => !heldUp.has(name));
+    for (const name of touched) heldUp.add(name);
+    return free ? [i] : [];
+  });
 }
 
 /** The lines of a step with what was really weighed in, where it was; and what was left out before and went in now. */

@@ -6,6 +6,7 @@ import {
   type Walk,
   openKitchen,
   walk,
+  finalState,
 } from "../formula";
 import { massOfPools } from "../things/pot";
 import { draftRecipe } from "./draft";
@@ -79,7 +80,7 @@ export function readOut(text: string, data: KitchenData): ReadOut {
   const draft = draftRecipe(text, data, () => `r${(made += 1)}`);
   const document = formulaFromDraft(draft.name, draft.pieces);
   const walked = document && walk(document, openKitchen(data));
-  const sauce = walked?.states.findLast(state => state.body !== null && state.body !== undefined);
+  const sauce = walked?.states.findLast(state => !state.step.pan && state.body);
   return {
     name: draft.name,
     document,
@@ -98,7 +99,7 @@ export function readOut(text: string, data: KitchenData): ReadOut {
 /** What was lifted out, kept and put back lies in the sauce but is none of it, g. */
 function piecesForThePlate(walked: Walk, document: FormulaDocument): number {
   if (!document.steps.some(step => step.kind === "put-back")) return 0;
-  const parts = walked.states.at(-1)?.pot.solids ?? [];
+  const parts = finalState(walked.states)?.pot.solids ?? [];
   return parts
     .filter(part => part.kind === "meat" || part.kind === "poultry-whole")
     .reduce((sum, part) => sum + massOfPools(part.pools), 0);

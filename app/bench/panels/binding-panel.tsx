@@ -8,6 +8,7 @@ import {
   sauceOf,
   servedAtC,
   withBinding,
+  finalState,
 } from "~/core/formula";
 import { g, printMass, printNumber } from "~/core/ground/quantity";
 import {
@@ -44,7 +45,7 @@ export function BindingPanel({
   walked: Walk;
 }) {
   const { document, edit } = formula;
-  const last = walked.states.at(-1);
+  const last = finalState(walked.states);
   const body = last?.body ?? null;
   const target = document.targets.find(t => t.what === "body");
   const want = target?.value ?? Math.round(body?.thickness ?? 45);

@@ -1,4 +1,4 @@
-import { costOf } from "~/core/formula";
+import { costOf, finalState } from "~/core/formula";
 import { nutritionOf } from "~/core/things/larder";
 import { massOfPools } from "~/core/things/pot";
 import { productOf } from "~/core/formula";
@@ -13,7 +13,7 @@ export function CostPanel({ formula, kitchen, walked }: PanelProps) {
   const cost = costOf(document, walked, kitchen.data.house);
   const money = (x: number | null, decimals = 2) =>
     x === null ? "–" : `${printNumber(x, decimals)} ${cost.currency}`;
-  const last = walked.states.at(-1);
+  const last = finalState(walked.states);
   const pools = last ? productOf(last.pot) : null;
   const mass = pools ? massOfPools(pools) : 0;
   const nutrition =

@@ -22,7 +22,7 @@ import type { FormulaDocument } from "../document/document";
 import { addLine, insertStep, updateStep } from "../document/edit";
 import type { Kitchen } from "../walk/kitchen";
 import { type Step, kindOf } from "../steps";
-import type { Walk } from "../walk/walked";
+import { type Walk, finalState } from "../walk/walked";
 
 /** One way to the wanted body, with what it brings and what it costs. */
 export interface Binding {
@@ -152,7 +152,7 @@ export function bindingsFor(
   kitchen: Kitchen,
   target: number,
 ): Binding[] {
-  const last = walked.states.at(-1);
+  const last = finalState(walked.states);
   if (!last || walked.problems.length) return [];
   const state = sauceOf(last.pot, kitchen.facts);
   const atC = servedAtC(document);

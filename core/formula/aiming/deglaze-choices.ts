@@ -16,7 +16,7 @@ import type { FormulaDocument } from "../document/document";
 import { FIGURES, type FigureId } from "../walk/figures";
 import type { Kitchen } from "../walk/kitchen";
 import { walk } from "../walk/walk";
-import type { Walk } from "../walk/walked";
+import { type Walk, finalState } from "../walk/walked";
 
 /** What each liquid is in the reference larder, the usual one first. */
 const IN_LARDER: Readonly<Record<DeglazeLiquid, readonly string[]>> = {
@@ -83,7 +83,7 @@ export function deglazeChoices(
       poured.massG,
     );
     const other = walk(changed, kitchen);
-    const last = other.states.at(-1);
+    const last = finalState(other.states);
     if (other.problems.length || !last) return null;
     return { ingredient, massG, document: changed, walked: other, last };
   };

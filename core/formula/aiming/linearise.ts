@@ -8,7 +8,7 @@ import { reachOf } from "../walk/line-amounts";
 import { productOf } from "../walk/product";
 import { withLineMass } from "../scaling/multiply";
 import { walk } from "../walk/walk";
-import type { Walk } from "../walk/walked";
+import { type Walk, finalState } from "../walk/walked";
 import type { WalkCache } from "../walk/walk-cache";
 
 /** Misses cost by what they are: salt shows first on the tongue. Source: docs/models.md "Working backwards". */
@@ -35,7 +35,7 @@ interface Outputs {
 }
 
 function outputsOf(walked: Walk): Outputs {
-  const last = walked.states.at(-1);
+  const last = finalState(walked.states);
   if (!last) return { massG: 0, brix: 0, body: 0, cost: 0, parts: { salt: 0, sugar: 0, acid: 0, fat: 0 } };
   const pools = productOf(last.pot);
   const massG = massOfPools(pools);

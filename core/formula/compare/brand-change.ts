@@ -4,6 +4,7 @@ import type { FormulaDocument } from "../document/document";
 import { type KitchenData, openKitchen } from "../walk/kitchen";
 import { walk } from "../walk/walk";
 import { formulaIn } from "../walk/kitchen";
+import { finalState } from "../walk/walked";
 
 /** A figure of a finished sauce with one brand and with another. */
 export interface Moved {
@@ -77,7 +78,7 @@ export function brandChange(kitchen: KitchenData, ingredientId: string, other: I
     const document = formulaIn(kitchen, id);
     if (!document) return [];
     const [before, after] = [walk(document, was), walk(document, is)];
-    const [potBefore, potAfter] = [before.states.at(-1)?.pot, after.states.at(-1)?.pot];
+    const [potBefore, potAfter] = [finalState(before.states)?.pot, finalState(after.states)?.pot];
     if (!potBefore || !potAfter) return [];
     const shares = OF_LIQUOR.map(([pool, what]): Moved => ({
       what,

@@ -1,7 +1,7 @@
 import { costOf, type KitchenRates } from "../costing/cost";
 import type { FormulaDocument } from "../document/document";
 import { FIGURES, type FigureId } from "../walk/figures";
-import type { Walk } from "../walk/walked";
+import { type Walk, finalState } from "../walk/walked";
 
 /** One figure of what comes out, side by side; `null` where there is none. */
 export interface OutcomeRow {
@@ -103,7 +103,7 @@ export function compareOutcomes(
         figure.unit,
         figure.decimals,
         many.map(m => {
-          const last = m.walked.states.at(-1);
+          const last = finalState(m.walked.states);
           return last ? figure.of(last) : null;
         }),
       );

@@ -6,7 +6,7 @@ import { acidsOf } from "../steps/as-sauce";
 import type { FormulaDocument } from "../document/document";
 import { eatenOf } from "../walk/figures";
 import { INTENSITY } from "../document/served-as";
-import type { StateAfterStep } from "../walk/walked";
+import { type StateAfterStep, finalState } from "../walk/walked";
 
 /** What is sour in a product where acids are only known together counts by its kinds in the liquor. */
 function tasteOf(state: StateAfterStep, facts: FactValues): Balance | null {
@@ -38,7 +38,7 @@ export function balanceAlong(
   states: readonly StateAfterStep[],
   facts: FactValues,
 ): { now: Balance; level: Balance } | null {
-  const last = states.at(-1);
+  const last = finalState(states);
   const now = last ? tasteOf(last, facts) : null;
   if (!now) return null;
   const salt = document.targets.find(t => t.what === "salt")?.value;

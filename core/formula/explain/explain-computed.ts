@@ -7,7 +7,7 @@ import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "
 import { factsRead } from "./intervals";
 import type { Kitchen } from "../walk/kitchen";
 import { kindOf } from "../steps";
-import type { StateAfterStep } from "../walk/walked";
+import { type StateAfterStep, stateBefore } from "../walk/walked";
 import type { Walk } from "../walk/walked";
 
 /** Takes an amount apart that nobody typed: the water that covers, the steam that left. */
@@ -21,7 +21,7 @@ export function explainComputed(
   const computed = state.computed.find(c => c.what === asked.what);
   if (!computed) return null;
   const kind = kindOf(state.step);
-  const before = walked.states[asked.step - 1];
+  const before = stateBefore(walked.states, asked.step);
   const solids = state.pot.solids.length || before?.pot.solids.length ? before : undefined;
   return {
     title: computed.what,

@@ -7,7 +7,7 @@ import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "
 import type { Kitchen } from "../walk/kitchen";
 import { reachOf } from "../walk/line-amounts";
 import { namesIn } from "../walk/names";
-import type { StateAfterStep } from "../walk/walked";
+import { type StateAfterStep, indexBefore } from "../walk/walked";
 import type { Walk } from "../walk/walked";
 import { formulaIn } from "../walk/kitchen";
 
@@ -128,7 +128,7 @@ function totalOf(
   document: FormulaDocument,
   walked: Walk,
 ): readonly ExplainedInput[] {
-  const last = walked.states.length - 1;
+  const last = indexBefore(walked.states, walked.states.length);
   switch (relation.kind) {
     case "share-of-base":
       return [
@@ -171,7 +171,8 @@ function reachedFrom(
   const state = walked.states[index];
   const own = state?.sources.get(line.id);
   if (!state || !own) return [];
-  const before = walked.states[index - 1];
+  const at = indexBefore(walked.states, index);
+  const before = walked.states[at];
   const unit = what === "brix" ? "°Bx" : `% ${what}`;
   const share = (x: number): string => `${printNumber(x, 2)} ${unit}`;
   let others = before?.pot.liquor ?? poolsOf(own.composition, g(0));
@@ -187,7 +188,7 @@ function reachedFrom(
             value: printKilograms(g(liquorMass(before.pot))),
             basis: "exact" as const,
             source: OWN_BOOKS,
-            then: { ask: "mass" as const, step: index - 1 },
+            then: { ask: "mass" as const, step: at },
           },
         ]
       : []),
@@ -196,7 +197,7 @@ function reachedFrom(
       value: share(reachOf(others, what)),
       basis: "estimate",
       source: "what the liquor and the other lines of this step bring",
-      ...(before && { then: { ask: "figure" as const, step: index - 1, figure: what } }),
+      ...(before && { then: { ask: "figure" as const, step: at, figure: what } }),
     },
     {
       label: `${own.name} brings`,

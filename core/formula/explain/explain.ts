@@ -10,7 +10,7 @@ import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "
 import type { Kitchen } from "../walk/kitchen";
 import { type ProductKind, productKind } from "../walk/product";
 import { kindOf } from "../steps";
-import type { StateAfterStep } from "../walk/walked";
+import { type StateAfterStep, indexBefore } from "../walk/walked";
 import { walk } from "../walk/walk";
 import type { Walk } from "../walk/walked";
 import { formulaIn } from "../walk/kitchen";
@@ -90,15 +90,16 @@ const titleOf = (state: StateAfterStep): string =>
   );
 
 function explainMass(index: number, state: StateAfterStep, walked: Walk): Explanation {
-  const before = walked.states[index - 1];
+  const at = indexBefore(walked.states, index);
+  const before = walked.states[at];
   const inputs: ExplainedInput[] = [];
   if (before)
     inputs.push({
       label: "in the pot before",
       value: printKilograms(before.massG),
       basis: "exact",
-      source: `after step ${index}`,
-      then: { ask: "mass", step: index - 1 },
+      source: `after step ${at + 1}`,
+      then: { ask: "mass", step: at },
     });
   for (const line of state.lines)
     inputs.push({
@@ -182,7 +183,8 @@ function explainMark(
 ): Explanation | null {
   const { mark, vessel } = state;
   if (!mark || !vessel) return null;
-  const start = walked.states[index - 1]?.volumeMl ?? null;
+  const at = indexBefore(walked.states, index);
+  const start = walked.states[at]?.volumeMl ?? null;
   const displaced = displacedIn(state.pot, kitchen.facts);
   return {
     title: `Dip-stick mark of “${titleOf(state)}”`,
@@ -205,7 +207,7 @@ function explainMark(
               value: printVolume(start),
               basis: "exact" as const,
               source: "after the step before",
-              then: { ask: "litres" as const, step: index - 1 },
+              then: { ask: "litres" as const, step: at },
             },
           ]),
       {
@@ -247,7 +249,7 @@ const GIVES: Readonly<Record<ProductKind, string>> = {
 };
 
 function explainYield(walked: Walk): Explanation | null {
-  const last = walked.states.length - 1;
+  const last = indexBefore(walked.states, walked.states.length);
   const pot = walked.states[last]?.pot;
   if (!pot || walked.finishedMl <= 0) return null;
   const kind = productKind(pot);

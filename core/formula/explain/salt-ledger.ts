@@ -3,7 +3,7 @@ import type { FormulaDocument } from "../document/document";
 import type { Kitchen } from "../walk/kitchen";
 import { kindOf } from "../steps";
 import { walk } from "../walk/walk";
-import type { Walk } from "../walk/walked";
+import { type Walk, finalState, stateBefore } from "../walk/walked";
 import { WalkCache } from "../walk/walk-cache";
 import { formulaIn } from "../walk/kitchen";
 
@@ -41,7 +41,7 @@ export function saltLedger(document: FormulaDocument, walked: Walk, kitchen: Kit
   const cache = new WalkCache();
   const entries = entriesOf(document, walked, kitchen, 1, [], cache);
   const inG = entries.reduce((sum, e) => sum + e.saltG, 0);
-  const last = walked.states.at(-1);
+  const last = finalState(walked.states);
   const outG = last ? EXITS.reduce((sum, exit) => sum + last.pot.exits[exit].salt, 0) : 0;
   const leftG = last ? Math.max(0, last.pot.entered.salt - outG) : 0;
   const pct = walked.finishedG > 0 ? (100 * leftG) / walked.finishedG : 0;
@@ -85,7 +85,9 @@ function entriesOf(
       const all = inner.reduce((sum, e) => sum + e.saltG, 0);
       return all > 0 ? inner.map(e => ({ ...e, saltG: (e.saltG * saltG) / all })) : inner;
     });
-    const entered = state.pot.entered.salt - (walked.states[i - 1]?.pot.entered.salt ?? 0);
+    // What goes from one pan to another has been counted where it came in.
+    if (state.elsewhere) return ofLines;
+    const entered = state.pot.entered.salt - (stateBefore(walked.states, i)?.pot.entered.salt ?? 0);
     // What a step brings of itself, as the rub of a cure, is on no line.
     const own = share * entered - ofLines.reduce((sum, e) => sum + e.saltG, 0);
     return own > LEAST_OF_A_STEP_G

@@ -1,7 +1,7 @@
 import { EMPTY_POT, volumeMlOf } from "../../things/pot";
 import { courseOf } from "../walk/course";
 import { FIGURES, type FigureId } from "../walk/figures";
-import type { StateAfterStep } from "../walk/walked";
+import { type StateAfterStep } from "../walk/walked";
 import type { Walk } from "../walk/walked";
 
 export interface TracedPoint {
@@ -17,19 +17,20 @@ const STAYS: ReadonlySet<FigureId> = new Set(["salt", "fat", "sugar", "gelatin",
 
 /**
  * A quantity along the line, over time: step ends, and the course inside steps that have one.
- * The walk must have kept its courses (`trace: true`). Litres are at 20 °C and begin with the first liquor.
+ * It follows the main pot. The walk must have kept its courses (`trace: true`). Litres are at 20 °C and begin with the first liquor.
  */
 export function traceOf(walked: Walk, quantity: FigureId): TracedPoint[] {
   const points: TracedPoint[] = [];
-  let before = { pot: EMPTY_POT, clockS: 0 };
-  for (const state of walked.states) {
+  let before = { pot: EMPTY_POT };
+  for (const state of walked.states.filter(({ step }) => step.pan === undefined)) {
     const course = courseOf(before.pot, state);
     if (course) {
       const stride = Math.max(1, Math.ceil(course.seconds.length / MOST_POINTS));
       course.seconds.forEach((second, i) => {
         if (i % stride) return;
         const value = insideStep(quantity, state, course, i);
-        if (value !== null && Number.isFinite(value)) points.push({ atS: before.clockS + second, value });
+        if (value !== null && Number.isFinite(value))
+          points.push({ atS: state.clockS - state.durationS + second, value });
       });
     }
     const end = FIGURES[quantity].of(state);

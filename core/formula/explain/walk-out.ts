@@ -1,7 +1,7 @@
 import { type PotState, liquorMass } from "../../things/pot";
 import type { Warning } from "../../ground/result";
 import { kindOf } from "../steps";
-import type { StateAfterStep, Walk } from "../walk/walked";
+import { type StateAfterStep, type Walk } from "../walk/walked";
 
 /** A step of a walk as plain figures: everything in the pot or on the tray in g, per cents of the liquor. */
 export interface StateOut {
@@ -21,6 +21,8 @@ export interface StateOut {
   /** 0–100; `null` where it has none. */
   readonly body: number | null;
   readonly vessel: string | null;
+  /** Name of the second vessel it works in; `null` for the main pot. */
+  readonly pan: string | null;
   readonly warnings: readonly Warning[];
 }
 
@@ -64,6 +66,7 @@ const stateOut = (state: StateAfterStep): StateOut => {
     alcoholPct: ofLiquor(pot, "ethanol"),
     body: state.body?.thickness ?? null,
     vessel: state.vessel?.name ?? null,
+    pan: state.step.pan ?? null,
     warnings: state.warnings,
   };
 };

@@ -2,7 +2,7 @@ import { printNumber } from "../../ground/quantity";
 import { bisect } from "../../ground/solver/halving";
 import type { Kitchen } from "../walk/kitchen";
 import { walk } from "../walk/walk";
-import type { Walk } from "../walk/walked";
+import { type Walk, finalState } from "../walk/walked";
 import { WalkCache } from "../walk/walk-cache";
 import { scaleClassOf } from "../../laws/seasoning";
 import type { Fitted } from "./fit";
@@ -22,7 +22,7 @@ const WITHIN = 1e-4;
  * Source: docs/models.md "Scaling", step 3 (06-G-3).
  */
 export function bindAgain(fitted: Fitted, original: Walk, kitchen: Kitchen): Fitted {
-  const wanted = original.states.at(-1)?.body?.thickness;
+  const wanted = finalState(original.states)?.body?.thickness;
   const starches = fitted.walked.states.flatMap(state =>
     state.lines.filter(line => {
       const ingredient = state.sources.get(line.lineId);
@@ -38,7 +38,8 @@ export function bindAgain(fitted: Fitted, original: Walk, kitchen: Kitchen): Fit
     );
     return { document, walked: walk(document, kitchen, { cache }) };
   };
-  const gap = (share: number): number => (at(share).walked.states.at(-1)?.body?.thickness ?? NaN) - wanted;
+  const gap = (share: number): number =>
+    (finalState(at(share).walked.states)?.body?.thickness ?? NaN) - wanted;
   const share = bisect(gap, 1 / FURTHEST, FURTHEST, WITHIN);
   if (share === null || Math.abs(share - 1) < WORTH_CORRECTING) return fitted;
   const next = at(share);

@@ -5,7 +5,7 @@ import type { FormulaDocument } from "../document/document";
 import type { Kitchen } from "../walk/kitchen";
 import { type Step, kindOf } from "../steps";
 import { walk } from "../walk/walk";
-import type { Walk } from "../walk/walked";
+import { type Walk, finalState } from "../walk/walked";
 import { scaleClassOf } from "../../laws/seasoning";
 import { type Fitted, SPLITS, begin } from "./fit";
 import { multiply, withLineMass } from "./multiply";
@@ -202,7 +202,7 @@ function reasonsForAll(best: Tried, original: Walk, factor: number): [string, st
 }
 
 const lostAsSteam = (walked: Walk): number => {
-  const last = walked.states.at(-1);
+  const last = finalState(walked.states);
   return last ? Object.values(last.pot.exits.vapour).reduce((a, b) => a + b, 0) : 0;
 };
 

@@ -4,6 +4,7 @@ import { add } from "./add";
 import { blanch } from "./blanch";
 import { blend } from "./blend";
 import { braise } from "./braise";
+import { bring } from "./bring";
 import { brown } from "./brown";
 import { clarify } from "./clarify";
 import { confit } from "./confit";
@@ -67,6 +68,7 @@ export const STEP_KINDS = {
   steep,
   lift,
   "put-back": putBack,
+  bring,
   strain,
   drain,
   degrease,

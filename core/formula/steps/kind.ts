@@ -21,6 +21,8 @@ export const stepFields = {
   why: z.string().max(400).optional(),
   /** Something nobody has settled yet; it stands highlighted until it is. */
   question: z.string().max(200).optional(),
+  /** Name of the second vessel it works in, such as "mushroom pan"; the main pot without one. */
+  pan: z.string().trim().min(1).max(40).optional(),
   /** What becomes of what this step takes out of the pot: skimmed fat, spent bones. */
   keeps: byProductSchema.optional(),
 };
@@ -59,10 +61,20 @@ export interface StepContext<S> {
   readonly around: Surroundings;
   readonly facts: FactValues;
   readonly ingredientById: (id: string) => Ingredient | undefined;
+  /** The vessel this step gives to or takes from, where it does: it has the name the step says. */
+  readonly elsewhere: OtherVessel | null;
+  /** Vessels in which something else stands meanwhile, and what that is called; they are not among `vessels`. */
+  readonly taken: ReadonlyMap<string, string>;
   /** Keep the course of the step for charts and forecasts. */
   readonly trace: boolean;
   /** Path of the step, for the messages. */
   readonly field: string;
+}
+
+/** A pot that is worked beside another, and where it stands. */
+export interface OtherVessel {
+  readonly pot: PotState;
+  readonly vessel: Vessel | null;
 }
 
 /** An amount nobody typed: it follows from the sums, such as the water that covers. */
@@ -95,6 +107,8 @@ export interface StepOutcome {
   readonly says?: string;
   /** Mark on the dip-stick, for steps that end at one. */
   readonly mark?: DipMark;
+  /** What the vessel it gave to or took from holds now. */
+  readonly elsewhere?: OtherVessel;
   /** Level of the heap of solids, mm: what the liquor must cover. */
   readonly bulkLevelMm?: number;
 }
@@ -173,6 +187,8 @@ export interface StepKind<S> {
   readonly rule?: string;
   /** What a recipe in words is asked of it. */
   readonly heard?: Heard;
+  /** Name of the vessel a step gives to or takes from; "" is the main pot; `null` where it touches no other. */
+  readonly touches?: (step: S) => string | null;
   /** What must be ticked off before the step can begin, or before it can end. */
   readonly ticks?: (step: S) => readonly Tick[];
   readonly apply: (context: StepContext<S>) => Result<StepOutcome>;

@@ -1,4 +1,12 @@
-import { exitMass, holdBack, keepAside, potMass, strain as strainPot } from "../../things/pot";
+import {
+  exitMass,
+  holdBack,
+  keepAside,
+  liftFrom,
+  mergePots,
+  potMass,
+  strain as strainPot,
+} from "../../things/pot";
 import { minutes } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
@@ -10,6 +18,8 @@ const fields = {
   which: textIfAny("Only", 120),
   /** For the plate or the next pot; else it goes. */
   keep: flag("kept for the plate"),
+  /** Name of the second vessel it goes into, to be worked there. */
+  to: textIfAny("Into a second pan, named", 40),
   /** What must come out again, counted: "2 cinnamon, 5 bay, 1 bundle". */
   tally: textIfAny("Count them out", 120),
   durationMin: time(),
@@ -36,13 +46,15 @@ export const lift = defineStep({
     durationMin: 2,
   }),
   title: step =>
-    step.which
-      ? `Lift out ${step.which}${step.keep ? " and keep" : ""}`
-      : step.what === "aromatics"
-        ? "Lift the aromatics out"
-        : step.keep
-          ? "Lift out and keep"
-          : "Lift it all out",
+    step.to
+      ? `Lift ${step.which ?? (step.what === "aromatics" ? "the aromatics" : "what is solid")} into the ${step.to}`
+      : step.which
+        ? `Lift out ${step.which}${step.keep ? " and keep" : ""}`
+        : step.what === "aromatics"
+          ? "Lift the aromatics out"
+          : step.keep
+            ? "Lift out and keep"
+            : "Lift it all out",
   detail: step => (step.tally ? `count them: ${step.tally}` : "count them in, count them out"),
   cue: "the tally is complete",
   cautions: () => [
@@ -58,6 +70,7 @@ export const lift = defineStep({
   endsAtMark: false,
   keepsAir: true,
   takesOut: true,
+  touches: step => step.to?.trim() || null,
   apply: context => {
     const { step, facts, pot } = context;
     const only = step.which
@@ -79,6 +92,17 @@ export const lift = defineStep({
             ? "No herb or spice is in the pot to lift out here."
             : "Nothing solid is in the pot to lift out here.",
       });
+    const to = context.elsewhere;
+    if (to) {
+      const moved = liftFrom(pot, new Set(out.map(part => part.id)), kind => holdBack(kind, facts));
+      const there = mergePots(to.pot, moved.taken);
+      return ok(
+        outcome(moved.rest, context.vessel, minutes(step.durationMin * facts.handTimes), {
+          elsewhere: { pot: there, vessel: to.vessel },
+          computed: takenOut(`into the ${step.to ?? "pan"}, with what clings`, potMass(moved.taken)),
+        }),
+      );
+    }
     if (step.keep) {
       const kept = keepAside(pot, new Set(out.map(part => part.id)), kind => holdBack(kind, facts));
       return ok(

@@ -294,6 +294,14 @@ export function namedVessel<S>(
   fallback: Vessel | null,
 ): Result<Vessel | null> {
   if (!id) return ok(fallback);
+  const inUse = context.taken.get(id);
+  if (inUse !== undefined)
+    return refuse({
+      code: "IN_USE",
+      field: `${context.field}.vesselId`,
+      value: id,
+      message: `The ${inUse} stands in that one at this point: choose another pot.`,
+    });
   const vessel = context.vessels.find(candidate => candidate.id === id);
   if (vessel) return ok(vessel);
   const problem: Problem = {

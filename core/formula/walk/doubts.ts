@@ -45,11 +45,15 @@ const NEAR_TARGET = 0.8;
  * What a cook should be told along a walked line, beyond what each step says of itself: doses that look mistyped,
  * salt before a reduction or before something salty, pans too full for cream, herbs before oil, a pan changed before
  * its fond was lifted, and a finished sauce outside what is usual for the way it is served.
+ *
+ * @param document with the steps of one vessel, and the states after them
+ * @param served   whether it is what goes to the table; a second pan only helps to make it
  */
 export function doubtsAlong(
   document: FormulaDocument,
   states: readonly StateAfterStep[],
   facts: FactValues,
+  served = true,
 ): Doubts[] {
   const warmAt = tooLongWarm(states, facts);
   const along = lookAlong(states);
@@ -81,7 +85,7 @@ export function doubtsAlong(
       boilOver(state, before, along.dairy[i] ?? 0),
       herbsBeforeOil(document, states, i),
       fondLost(states, i),
-      i === document.steps.length - 1 ? outsideItsClass(document, state) : NONE,
+      served && i === document.steps.length - 1 ? outsideItsClass(document, state) : NONE,
     ]);
     return { warnings, broken: parted.broken || curdled.length > 0 };
   });

@@ -5,7 +5,7 @@ import { type FormulaDocument, linesOf } from "../document/document";
 import type { Kitchen } from "./kitchen";
 import { eggIn } from "./egg";
 import { productKind, productOf } from "./product";
-import type { Walk } from "./walked";
+import { type Walk, finalState } from "./walked";
 import type { WalkCache } from "./walk-cache";
 import { formulaIn } from "./kitchen";
 
@@ -71,7 +71,7 @@ function productIngredient(
     });
   return cache.product(formulaId, document, kitchen, () => {
     const made = walkOn(document, kitchen, [...path, document]);
-    const last = made.states.at(-1);
+    const last = finalState(made.states);
     if (made.problems.length || !last || !made.finishedG)
       return refuse({
         code: "EMPTY",
@@ -101,7 +101,7 @@ export function drawnOn(
 }
 
 function asIngredient(document: FormulaDocument, formulaId: string, made: Walk): Ingredient {
-  const last = made.states.at(-1) as Walk["states"][number];
+  const last = finalState(made.states) as Walk["states"][number];
   const pools = productOf(last.pot);
   const mass = massOfPools(pools);
   const k = 100 / mass;

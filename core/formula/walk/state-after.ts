@@ -17,7 +17,7 @@ import { costOfIngredient } from "./ingredient-cost";
 import type { Kitchen } from "./kitchen";
 import { asRead } from "./learned-body";
 import { type LineAmount, lineAmountOf } from "./line-amounts";
-import type { Computed, Fire, ResolvedLine, StepOutcome } from "../steps/kind";
+import type { Computed, Fire, OtherVessel, ResolvedLine, StepOutcome } from "../steps/kind";
 import type { Step } from "../steps";
 import type { LineSoFar, StateAfterStep } from "./walked";
 import { levelIn } from "../steps/shared";
@@ -39,6 +39,7 @@ export function stateAfter(
     step,
     pot,
     vessel,
+    done.elsewhere,
     potMass(pot),
     liquorMass(pot) > 0 ? ml(volumeAt20(pot.liquor) + pot.natures.airMl) : null,
     pot.temperatureC,
@@ -69,6 +70,7 @@ export const withDoubts = (
     state.step,
     state.pot,
     state.vessel,
+    state.elsewhere,
     state.massG,
     state.volumeMl,
     state.temperatureC,
@@ -95,6 +97,7 @@ class KnownState implements StateAfterStep {
     readonly step: Step,
     readonly pot: PotState,
     readonly vessel: Vessel | null,
+    readonly elsewhere: OtherVessel | undefined,
     readonly massG: Grams,
     readonly volumeMl: Millilitres | null,
     readonly temperatureC: Celsius,

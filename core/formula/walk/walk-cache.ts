@@ -24,6 +24,8 @@ interface StepKey {
   readonly pot: PotState;
   readonly vessel: Vessel | null;
   readonly lines: readonly ResolvedLine[];
+  /** What stands in the vessel it gives to or takes from. */
+  readonly other: PotState | null;
   readonly trace: boolean;
 }
 
@@ -51,6 +53,7 @@ const sameStep = (a: StepKey, b: StepKey): boolean =>
   a.step === b.step &&
   a.pot === b.pot &&
   a.vessel === b.vessel &&
+  a.other === b.other &&
   a.trace === b.trace &&
   sameLines(a.lines, b.lines);
 

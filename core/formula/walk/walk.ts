@@ -1,23 +1,24 @@
 import type { FactValues } from "../../ground/facts";
 import type { Ingredient } from "../../things/larder";
-import { EMPTY_POT, type PotState, withoutAir } from "../../things/pot";
-import { type Grams, type Millilitres, g, s } from "../../ground/quantity";
+import { type PotState, withoutAir } from "../../things/pot";
+import { type Grams, type Millilitres, g, printMass, s } from "../../ground/quantity";
 import { type Problem, type Warning, ok } from "../../ground/result";
 import type { Vessel } from "../../things/vessel";
 import type { Line } from "../steps/amount";
 import { servedAtC } from "./body";
 import type { FormulaDocument } from "../document/document";
-import { doubtsAlong } from "./doubts";
+import { type Doubts, doubtsAlong } from "./doubts";
 import type { Kitchen } from "./kitchen";
 import { type Ahead, looksAhead, resolveLines } from "./line-amounts";
 import { productMass, productVolume } from "./product";
 import { resolveSources } from "./sources";
 import { stateAfter, withDoubts } from "./state-after";
-import type { StateAfterStep, Walk } from "./walked";
-import type { ResolvedLine } from "../steps/kind";
+import { type StateAfterStep, type Walk, finalState, panOf } from "./walked";
+import type { OtherVessel, ResolvedLine } from "../steps/kind";
 import { type Step, kindOf } from "../steps";
 import { inField } from "../steps/shared";
 import { WalkCache } from "./walk-cache";
+import { Pots } from "./pots";
 
 export interface WalkOptions {
   /** Keep the course of each step, for charts. */
@@ -187,29 +188,62 @@ function stopped(
   problems: readonly Problem[],
   ingredients: readonly Ingredient[],
 ): Walk {
-  const last = states.at(-1);
+  const last = finalState(states);
   return {
     states,
     problems,
     finishedMl: last ? productVolume(last.pot) : (0 as Millilitres),
     finishedG: last ? productMass(last.pot) : g(0),
-    totalS: last?.clockS ?? s(0),
+    totalS: s(Math.max(0, ...states.map(state => state.clockS))),
     ingredients,
   };
 }
 
 /** A walk with what only the whole line can say of each step. */
 function doubted(document: FormulaDocument, walked: Walk, facts: FactValues): Walk {
-  const doubts = doubtsAlong(document, walked.states, facts);
+  const doubts = new Map<StateAfterStep, Doubts>();
+  // Each vessel has its own line: what went before in another pan says nothing of this one.
+  for (const pan of new Set(walked.states.map(({ step }) => panOf(step)))) {
+    const along = walked.states.filter(({ step }) => panOf(step) === pan);
+    const line = { ...document, steps: document.steps.filter(step => panOf(step) === pan) };
+    doubtsAlong(line, along, facts, pan === "").forEach((of, i) =>
+      doubts.set(along[i] as StateAfterStep, of),
+    );
+  }
   return {
     ...walked,
-    states: walked.states.map((state, i) => {
-      const more = doubts[i];
+    states: walked.states.map(state => {
+      const more = doubts.get(state);
       return more && (more.warnings.length || more.broken)
         ? withDoubts(state, more.warnings, more.broken)
         : state;
     }),
   };
+}
+
+/** Says at the last step of a second pan what nobody brought in from it. */
+function withLeftOver(walked: Walk, pots: Pots): Walk {
+  const left = new Map(pots.leftOver().map(({ name, massG }) => [name, massG]));
+  if (!left.size) return walked;
+  const states = [...walked.states];
+  for (const [name, massG] of left) {
+    const at = states.findLastIndex(
+      ({ step }) => panOf(step) === name || kindOf(step).touches?.(step) === name,
+    );
+    const state = states[at];
+    if (state)
+      states[at] = withDoubts(
+        state,
+        [
+          {
+            code: "LEFT_IN_PAN",
+            message: `${printMass(g(massG))} stay in the ${name} and are not in the sauce. Bring them in, or serve them beside it.`,
+          },
+        ],
+        false,
+      );
+  }
+  return { ...walked, states };
 }
 
 /** One walk with a given guess of the yield, step by step. */
@@ -224,25 +258,26 @@ function* pass(
   const used = new Map<string, Ingredient>();
   const solved = new Map<string, Grams>();
   const trace = options.trace ?? false;
-  let pot = EMPTY_POT;
-  let vessel: Vessel | null = null;
-  let clock = 0;
+  const pots = new Pots(kitchen);
   let cost = 0;
   const servedC = servedAtC(document);
   const end = (problems: readonly Problem[]): Walk => {
     const walked = stopped(states, problems, [...used.values()]);
-    return options.plain ? walked : doubted(document, walked, kitchen.facts);
+    if (options.plain) return walked;
+    return doubted(document, problems.length ? walked : withLeftOver(walked, pots), kitchen.facts);
   };
   for (const [index, step] of document.steps.entries()) {
     const field = `steps.${index}`;
     options.onStep?.(index);
+    const place = pots.place(step);
+    const { pot, vessel, elsewhere, taken } = place;
     const resolved = resolveLines(step.lines, pot.liquor, { document, sources, ahead, solved }, field);
     if (!resolved.ok) return end(resolved.problems);
     const lines = resolved.value;
     const done: ReturnType<typeof applyStep> = options.cache.step(
-      { step, pot, vessel, lines, trace },
-      kitchen,
-      () => applyStep(step, { pot, vessel, lines, kitchen, field, trace }),
+      { step, pot, vessel, lines, other: elsewhere?.pot ?? null, trace },
+      place.kitchen,
+      () => applyStep(step, { pot, vessel, lines, elsewhere, taken, kitchen: place.kitchen, field, trace }),
     );
     if (!done.ok) return end(inField(field, done.problems));
     for (const line of lines) used.set(line.ingredient.id, line.ingredient);
@@ -252,14 +287,13 @@ function* pass(
         : undefined;
       if (ingredient) used.set(ingredient.id, ingredient);
     }
-    const from = { clockS: clock, cost, baseG: document.base.massG, servedC, family: document.family };
+    const from = { clockS: place.clockS, cost, baseG: document.base.massG, servedC, family: document.family };
     const outcome = done.value;
     const state = options.cache.state(step.id, outcome, sources, from, () =>
       stateAfter(step, outcome, lines, resolved.warnings, sources, from, kitchen),
     );
     states.push(state);
-    ({ pot, vessel } = state);
-    clock = state.clockS;
+    pots.put(step, outcome, state.clockS);
     cost = state.cost;
     yield state;
   }
@@ -273,6 +307,8 @@ export function applyStep(
     readonly pot: PotState;
     readonly vessel: Vessel | null;
     readonly lines: readonly ResolvedLine[];
+    readonly elsewhere?: OtherVessel | null;
+    readonly taken?: ReadonlyMap<string, string>;
     readonly kitchen: Kitchen;
     readonly field: string;
     readonly trace: boolean;
@@ -291,6 +327,8 @@ export function applyStep(
     ovenTrays: kitchen.ovenTrays,
     around: kitchen.around,
     facts: kitchen.facts,
+    elsewhere: where.elsewhere ?? null,
+    taken: where.taken ?? NONE_TAKEN,
     ingredientById: id => kitchen.ingredientById.get(id),
     trace: where.trace,
     field: where.field,
@@ -303,6 +341,8 @@ export function applyStep(
     warnings: [...warnings, AIR_GOES],
   });
 }
+
+const NONE_TAKEN: ReadonlyMap<string, string> = new Map();
 
 const AIR_GOES: Warning = {
   code: "AIR_GOES",

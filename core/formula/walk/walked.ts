@@ -6,7 +6,7 @@ import type { Problem, Warning } from "../../ground/result";
 import type { DipMark, Vessel } from "../../things/vessel";
 import type { PotBody } from "./body";
 import type { LineAmount } from "./line-amounts";
-import type { Computed, Fire } from "../steps/kind";
+import type { Computed, Fire, OtherVessel } from "../steps/kind";
 import type { Step } from "../steps";
 
 /** What a walk along the line knows. */
@@ -14,14 +14,17 @@ import type { Step } from "../steps";
 /** The pot after a step, and what the step did. */
 export interface StateAfterStep {
   readonly step: Step;
+  /** What the vessel of this step holds. */
   readonly pot: PotState;
   readonly vessel: Vessel | null;
+  /** The vessel it gave to or took from, where it did. */
+  readonly elsewhere: OtherVessel | undefined;
   readonly massG: Grams;
   /** Liquor at 20 °C, with the air in it; `null` while there is none. */
   readonly volumeMl: Millilitres | null;
   readonly temperatureC: Celsius;
   readonly durationS: Seconds;
-  /** Since the start of the line, at the end of this step. */
+  /** Since the start of the line, at the end of this step; a second vessel runs beside the main pot. */
   readonly clockS: Seconds;
   readonly levelMm: Millimetres | null;
   readonly lines: readonly LineAmount[];
@@ -60,3 +63,21 @@ export interface Walk {
   readonly totalS: Seconds;
   readonly ingredients: readonly Ingredient[];
 }
+
+/** The vessel a step works in: its name, or "" for the main pot. */
+export const panOf = (step: Pick<Step, "pan">): string => step.pan ?? "";
+
+/** Which state the vessel of a step was in before it; −1 where the step is its first. Past the end: the main pot's last. */
+export function indexBefore(states: readonly StateAfterStep[], index: number): number {
+  const pan = states[index]?.step.pan;
+  for (let i = index - 1; i >= 0; i--) if (states[i]?.step.pan === pan) return i;
+  return -1;
+}
+
+/** Where the vessel of a step stood before it; `undefined` where the step is its first. */
+export const stateBefore = (states: readonly StateAfterStep[], index: number): StateAfterStep | undefined =>
+  states[indexBefore(states, index)];
+
+/** What the line ends with: the main pot after its last step. */
+export const finalState = (states: readonly StateAfterStep[]): StateAfterStep | undefined =>
+  states.findLast(state => state.step.pan === undefined);

@@ -39,6 +39,7 @@ export {
   skimFat,
 } from "./operations";
 export { holdBack, keepAside, putBack, strain } from "./straining";
+export { type Moved, liftFrom, takeFrom } from "./transfer";
 export { scalePot } from "./times";
 export type { Natures, StarchNature } from "./nature";
 export { reconcile } from "./reconcile";

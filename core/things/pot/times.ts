@@ -5,7 +5,7 @@ import type { PotState, SolidPart } from "./pot-state";
 
 /** A pot, or what is in it, times a factor. */
 
-const partTimes = (part: SolidPart, factor: number): SolidPart => ({
+export const partTimes = (part: SolidPart, factor: number): SolidPart => ({
   ...part,
   pools: scalePools(part.pools, factor),
   rawG: g(part.rawG * factor),
