@@ -251,6 +251,112 @@ const gravy = worked(
   use("stock-line", { formula: STOCK_ID }),
 );
 
+/** Two pans beside the pot: the mushrooms are lifted and fried dry, the cream is boiled down by itself. */
+const forester = worked(
+  "pan-sauce",
+  "Forester’s cream",
+  {},
+  base("button mushrooms", 600),
+  whole({
+    family: "own",
+    school: "mushrooms fried dry, cream reduced apart",
+    choices: {},
+    groups: [],
+    servedAs: "veloute",
+    portionG: 60,
+    targets: [{ what: "salt", value: 0.9, tolerance: 0.05 }],
+    notes: "",
+    steps: [
+      {
+        id: "shallots",
+        kind: "sweat",
+        lines: [
+          larderLine("butter-line", "butter", shareOfBase(3)),
+          larderLine("shallot-line", "shallot", shareOfBase(8)),
+        ],
+        durationMin: 5,
+      },
+      {
+        id: "mushrooms",
+        kind: "add",
+        lines: [
+          larderLine("mushroom-line", "mushroom", shareOfBase(100)),
+          larderLine("wine-line", "white-wine", shareOfBase(30)),
+          {
+            id: "stock-line",
+            of: { formula: VEGETABLE_STOCK_ID },
+            amount: shareOfBase(80),
+            certainty: "stated",
+          },
+        ],
+        durationMin: 3,
+      },
+      {
+        id: "soften",
+        kind: "simmer",
+        lines: [],
+        holdC: 95,
+        durationMin: 12,
+        lid: "on",
+        surface: "lazy",
+        setting: 1,
+        keepCovered: "none",
+      },
+      {
+        id: "out",
+        kind: "lift",
+        lines: [],
+        what: "everything solid",
+        keep: false,
+        to: "mushroom pan",
+        durationMin: 3,
+        remark: "Let them drip over the pot.",
+      },
+      {
+        id: "cream",
+        kind: "add",
+        lines: [larderLine("cream-line", "cream", shareOfBase(95))],
+        pan: "cream pan",
+        durationMin: 1,
+      },
+      { id: "cream-down", kind: "reduce", lines: [], target: { to: 0.6 }, pan: "cream pan", overlap: 1 },
+      {
+        id: "fry",
+        kind: "brown",
+        lines: [larderLine("frying-butter-line", "butter", shareOfBase(4))],
+        pan: "mushroom pan",
+        durationMin: 10,
+        why: "In the sauce they stew; by themselves they colour.",
+      },
+      { id: "liquor-down", kind: "reduce", lines: [], target: { to: 0.35 }, overlap: 1 },
+      {
+        id: "cream-in",
+        kind: "bring",
+        lines: [],
+        from: "cream pan",
+        what: "everything",
+        share: 1,
+        durationMin: 2,
+      },
+      {
+        id: "mushrooms-in",
+        kind: "bring",
+        lines: [],
+        from: "mushroom pan",
+        what: "everything",
+        share: 1,
+        durationMin: 2,
+      },
+      {
+        id: "season",
+        kind: "season",
+        lines: [larderLine("salt-line", "salt", { kind: "to-reach", what: "salt", value: 0.9 })],
+        durationMin: 2,
+      },
+    ],
+  }),
+);
+
 /** What the sauce section makes besides its brown stock and glace, by id. */
 export const DEMO_SAUCES: Readonly<Record<string, FormulaDocument>> = {
   [FUMET_ID]: fumet,
@@ -268,4 +374,5 @@ export const DEMO_SAUCES: Readonly<Record<string, FormulaDocument>> = {
   "langoustine-bisque": bisque,
   "morel-cream": morelCream,
   "buckwheat-brown-gravy": gravy,
+  "foresters-cream": forester,
 };

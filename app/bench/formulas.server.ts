@@ -1,5 +1,5 @@
 import { FAMILIES } from "~/core/families";
-import { openKitchen, walk } from "~/core/formula";
+import { openKitchen, walk, panOf } from "~/core/formula";
 import { printKilograms, g } from "~/core/ground/quantity";
 import { bandOf } from "~/core/laws/texture";
 import { ALLERGENS, ALLERGEN_IDS, type Ingredient, plainName } from "~/core/things/larder";
@@ -65,7 +65,7 @@ const walked = new Lately<Outcome>(MOST_WALKED);
 function made(...of: Parameters<typeof walk>): Outcome {
   const { finishedG, states, problems } = walk(...of);
   if (problems.length || !(finishedG > 0)) return NOTHING_YET;
-  const body = states.findLast(state => !state.step.pan && state.body)?.body?.thickness;
+  const body = states.findLast(state => panOf(state.step) === "" && state.body)?.body?.thickness;
   return { finished: printKilograms(finishedG), body: body === undefined ? null : bandOf(body).name };
 }
 

@@ -9,6 +9,7 @@ import {
   WalkCache,
   beginWalk,
   openKitchen,
+  panOf,
 } from "~/core/formula";
 import type { Problem, Warning } from "~/core/ground/result";
 import { largestOf } from "./threads";
@@ -16,7 +17,10 @@ import { largestOf } from "./threads";
 /** What a row of the line is drawn from. */
 export interface RowNow {
   readonly state: StateAfterStep | undefined;
+  /** Its vessel before it. */
   readonly before: StateAfterStep | undefined;
+  /** For a step in a second pan, the main pot meanwhile. */
+  readonly beside: StateAfterStep | undefined;
   readonly problems: readonly Problem[];
   /** What the whole line says of this step, beyond what the step says of itself. */
   readonly doubts: readonly Warning[];
@@ -60,6 +64,8 @@ export function lineReader(
     const kitchen = { ...opened, data: withFormula(kitchenData, formulaId, document) };
     const walking = beginWalk(document, kitchen, { trace: true, cache });
     let mine: WholeLine | null = null;
+    const stateOf = (index: number, pan: string) =>
+      walking.at(document.steps.findLastIndex((step, i) => i < index && panOf(step) === pan));
     const toTheEnd = () => (whole = mine ??= wholeLine(walking));
     const asKnown = () => mine ?? whole ?? toTheEnd();
     const now: LineNow = {
@@ -72,7 +78,8 @@ export function lineReader(
         const state = walking.at(index);
         return {
           state,
-          before: walking.at(index - 1),
+          before: stateOf(index, panOf(document.steps[index] ?? {})),
+          beside: panOf(document.steps[index] ?? {}) ? stateOf(index, "") : undefined,
           // A row that is not reached says why.
           problems: state ? NONE : problemsAt(toTheEnd().walked, index),
           doubts: (state && asKnown().doubts.get(state.step.id)) ?? NONE,

@@ -9,6 +9,7 @@ import {
   fieldsOf,
   kindOf,
   moveStep,
+  panKey,
   removeStep,
   updateStep,
   cautionsAt,
@@ -23,6 +24,7 @@ import { readWithin } from "../ui/read";
 import { TypedField } from "../ui/typed-field";
 import { DeglazeChooser } from "./deglaze-chooser";
 import { GroupEditor, LinesEditor } from "./line-editor";
+import { PANS_LIST } from "./pan-field";
 import { StepFieldInput, valueOf } from "./step-fields";
 import type { Editing } from "./use-formula";
 
@@ -81,6 +83,7 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
         <StepWords
           takesOut={kind.takesOut}
           remark={step.remark}
+          pan={step.pan}
           why={step.why}
           keeps={step.keeps}
           change={change}
@@ -140,21 +143,40 @@ const WORDS_INPUT =
 const StepWords = memo(function StepWords({
   takesOut,
   remark,
+  pan,
   why,
   keeps,
   change,
-}: Pick<Step, "remark" | "why" | "keeps"> & { takesOut: true | undefined; change: ChangeStep }) {
+}: Pick<Step, "remark" | "pan" | "why" | "keeps"> & { takesOut: true | undefined; change: ChangeStep }) {
   return (
     <>
-      <label className={WORDS_LABEL}>
-        Your own words for this step
-        <input
-          value={remark ?? ""}
-          maxLength={400}
-          onChange={event => change({ remark: event.currentTarget.value || undefined }, "remark")}
-          className={WORDS_INPUT}
-        />
-      </label>
+      <div className="grid gap-3 sm:grid-cols-[minmax(0,1fr)_14rem]">
+        <label className={WORDS_LABEL}>
+          Your own words for this step
+          <input
+            value={remark ?? ""}
+            maxLength={400}
+            onChange={event => change({ remark: event.currentTarget.value || undefined }, "remark")}
+            className={WORDS_INPUT}
+          />
+        </label>
+        <label className={WORDS_LABEL}>
+          In which pot
+          <input
+            value={pan ?? ""}
+            maxLength={40}
+            list={PANS_LIST}
+            placeholder="the main pot"
+            onChange={event =>
+              change(
+                { pan: panKey(event.currentTarget.value) ? event.currentTarget.value : undefined },
+                "pan",
+              )
+            }
+            className={WORDS_INPUT}
+          />
+        </label>
+      </div>
       <div className="grid gap-3 sm:grid-cols-2">
         <label className={clsx(WORDS_LABEL, !takesOut && "sm:col-span-2")}>
           Why, for those who learn

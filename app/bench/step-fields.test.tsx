@@ -80,6 +80,7 @@ function otherValue(kind: StepKindName, field: StepField): [typed: string, meant
     case "target":
       return ["to 1/3", { to: 1 / 3 }];
     case "text":
+    case "pan":
       return ["as the house does it", "as the house does it"];
   }
 }

@@ -12,6 +12,7 @@ import type { Burner } from "~/core/laws/reduction";
 import { type Result, ok } from "~/core/ground/result";
 import type { Vessel } from "~/core/things/vessel";
 import { readMinutes, readTemperature, readWithin } from "../ui/read";
+import { PANS_LIST } from "./pan-field";
 import { TypedField } from "../ui/typed-field";
 
 interface FieldProps {
@@ -103,12 +104,14 @@ export const StepFieldInput = memo(function StepFieldInput({
         />
       );
     case "text":
+    case "pan":
       return (
         <label className="block grow text-xs text-faded">
           {field.label}
           <input
             value={String(value ?? "")}
             maxLength={field.most}
+            list={field.type === "pan" ? PANS_LIST : undefined}
             onChange={event =>
               (event.currentTarget.value || field.optional) && set(event.currentTarget.value || undefined)
             }

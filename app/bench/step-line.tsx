@@ -8,7 +8,14 @@ import {
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { type KeyboardEvent, createContext, memo, useContext, useMemo, useRef } from "react";
-import { FIGURES, type FigureId, type FormulaDocument, type StepIntervals, moveStep } from "~/core/formula";
+import {
+  FIGURES,
+  type FigureId,
+  type FormulaDocument,
+  type StepIntervals,
+  moveStep,
+  panOf,
+} from "~/core/formula";
 import { useSettled } from "../ui/use-settled";
 import { AddStep } from "./add-step";
 import { dragWords } from "./drag-words";
@@ -22,6 +29,7 @@ import { SortableRow } from "./sortable-row";
 import { StepRow } from "./step-row";
 import { useRowsInView } from "./use-rows-in-view";
 import type { Formula } from "./use-formula";
+import { PanNames } from "./pan-field";
 
 export interface StepLineProps {
   formula: Formula;
@@ -134,6 +142,7 @@ export function StepLine({
         <p className="py-8 text-faded">No step yet. Begin with what goes into the oven or the pot.</p>
       )}
       <IngredientNames kitchen={kitchen} />
+      <PanNames steps={document.steps} />
       <AddStep formula={formula} after={selected} onAdded={onSelect} />
     </section>
   );
@@ -243,9 +252,13 @@ const RowOfThis = memo(function RowOfThis({
 
 /** Before and after a row, each thread's amount as a share of the largest along the line. */
 function sharesOf(now: LineNow, index: number, threads: readonly FigureId[]): number[] {
-  const { before, state } = now.row(index);
+  const { before, state, beside } = now.row(index);
+  const inSecondPan = panOf(now.document.steps[index] ?? {}) !== "";
+  // Beside a second pan the thread of the main pot runs straight on.
   return threads.flatMap(id =>
-    [before, state].map(at => (at ? (FIGURES[id].of(at) ?? 0) / now.largest(id) : 0)),
+    (inSecondPan ? [beside, beside] : [before, state]).map(at =>
+      at ? (FIGURES[id].of(at) ?? 0) / now.largest(id) : 0,
+    ),
   );
 }
 

@@ -1,6 +1,13 @@
 import clsx from "clsx";
 import { memo } from "react";
-import type { FigureId, Kitchen, StateAfterStep, Step, StepIntervals } from "~/core/formula";
+import {
+  type FigureId,
+  type Kitchen,
+  type StateAfterStep,
+  type Step,
+  type StepIntervals,
+  panOf,
+} from "~/core/formula";
 import type { Problem, Warning } from "~/core/ground/result";
 import { Thread } from "../ui/thread";
 import type { AmountView } from "./amount-views";
@@ -71,7 +78,12 @@ export const StepRow = memo(function StepRow({
       )}
     >
       <span className="py-2.5 pl-1 text-right font-display font-semibold text-faded">{index + 1}</span>
-      <div className="py-2.5 pl-3">
+      <div className={clsx("py-2.5 pl-3", panOf(step) && "ml-5 border-l-2 border-copper")}>
+        {step.pan && panOf(step) && (
+          <p className="text-xs font-semibold text-copper">
+            {before ? step.pan : `${step.pan}, beside the main pot`}
+          </p>
+        )}
         <button
           type="button"
           data-step={step.id}

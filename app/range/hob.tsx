@@ -30,8 +30,8 @@ export function Hob({
   // The cook stands in front: front is at the bottom of the picture.
   const top = (b: Burner) => back - b.yMm - b.depthMm;
   const places = pots.map(pot => {
-    const burner = burners.find(b => b.id === pot.live.run.burnerId) ?? burners[0];
-    const sharing = pots.filter(other => other.live.run.burnerId === pot.live.run.burnerId);
+    const burner = burners.find(b => b.id === pot.burnerId) ?? burners[0];
+    const sharing = pots.filter(other => other.burnerId === pot.burnerId);
     const nth = sharing.indexOf(pot);
     if (!burner) return { pot, x: 0, y: 0 };
     const along = (nth + 1) / (sharing.length + 1);
@@ -59,7 +59,7 @@ export function Hob({
         strokeWidth={5}
       />
       {burners.map(burner => {
-        const taken = places.some(place => place.pot.live.run.burnerId === burner.id);
+        const taken = places.some(place => place.pot.burnerId === burner.id);
         const x = burner.xMm;
         const y = top(burner);
         if (burner.kind.startsWith("flat-top"))
@@ -100,7 +100,7 @@ export function Hob({
         );
       })}
       {places.map(place => (
-        <PotFromAbove key={place.pot.live.run.id} {...place} now={now} timeZone={timeZone} />
+        <PotFromAbove key={place.pot.to} {...place} now={now} timeZone={timeZone} />
       ))}
     </svg>
   );
@@ -134,11 +134,11 @@ function PotFromAbove({
   const ink = dark ? "#ffffff" : "#231f2b";
   const size = Math.max(32, Math.min(50, r * 0.25));
   const left = forecast ? minutesLeft(forecast.endsAt - now) : "begin";
-  const label = `${pot.live.document.name}, ${pot.title.toLowerCase()}: ${forecast ? `${left}, at ${momentOf(forecast.endsAt, now, timeZone)}` : "waits to begin"}`;
-  const name = shortName(pot.live.document.name);
+  const label = `${pot.name}, ${pot.title.toLowerCase()}: ${forecast ? `${left}, at ${momentOf(forecast.endsAt, now, timeZone)}` : "waits to begin"}`;
+  const name = shortName(pot.name);
   const small = r < 125;
   return (
-    <Link to={`/stove/${pot.live.run.id}`} aria-label={label}>
+    <Link to={pot.to} aria-label={label}>
       {vessel?.handles === "two" && (
         <path
           d={`M${x - r - 34},${y}h26M${x + r + 8},${y}h26`}

@@ -8,11 +8,20 @@ import {
   kindOf,
   openKitchen,
   placeOf,
+  panOf,
 } from "~/core/formula";
 import { liquorMass, volumeMlOf } from "~/core/things/pot";
 import { waysToRead } from "~/core/kit";
 import { type Grams, g, ml } from "~/core/ground/quantity";
-import { type LiveForecast, type RunState, type StepBand, UNKNOWN_BAND, fold, forecastOf } from "~/core/run";
+import {
+  type LiveForecast,
+  type RunState,
+  type StepBand,
+  UNKNOWN_BAND,
+  fold,
+  forecastOf,
+  facing,
+} from "~/core/run";
 import { type Vessel, bulkMl, geometryOfVessel } from "~/core/things/vessel";
 
 import { type LiquidLook, lookOf } from "../ui/liquid";
@@ -21,6 +30,13 @@ import type { LiveRun } from "./live-run.server";
 /** A pot as it should stand at this moment. */
 export interface PotNow {
   readonly live: LiveRun;
+  /** What it is called: the formula’s name, and its own where it is a second pan. */
+  readonly name: string;
+  /** Name of the second pan; "" for the main pot. */
+  readonly pan: string;
+  /** Page of this pot. */
+  readonly to: string;
+  readonly burnerId: string;
   /** What the sums of this kitchen rest on. */
   readonly facts: FactValues;
   readonly state: RunState;
@@ -59,6 +75,14 @@ export function foldPot(live: LiveRun, kitchen: KitchenData): FoldedPot {
   return { live, kitchen: opened, state: fold(live.events, live.document, opened) };
 }
 
+/** All pots of a run: the main one, and each second pan that can be worked now. */
+export function potsAt(folded: FoldedPot, now: number): PotNow[] {
+  const { state } = folded;
+  return state.open.length < 2
+    ? [potAt(folded, now)]
+    : state.open.map(index => potAt({ ...folded, state: facing(state, index) }, now));
+}
+
 /** Works out a live run at a moment, from what its readings have left: all that the clock alone moves. Pure, so that page
  * and server agree. */
 export function potAt({ live, kitchen: opened, state }: FoldedPot, now: number): PotNow {
@@ -80,8 +104,14 @@ export function potAt({ live, kitchen: opened, state }: FoldedPot, now: number):
   const levelFor = (massG: number | null | undefined): number | null =>
     massG == null ? null : level(Math.max(0, massG - massOutside(from)), fromLiquid ? from : endPot);
   const levelNow = fromLiquid ? level(startG) : (foreseen?.levelMm ?? null);
+  const pan = progress ? panOf(progress.step) : "";
+  const page = `/stove/${live.run.id}`;
   return {
     live,
+    name: pan ? `${live.document.name}, ${progress?.step.pan}` : live.document.name,
+    pan,
+    to: state.open.length > 1 || pan ? `${page}?pan=${encodeURIComponent(pan)}` : page,
+    burnerId: (pan ? progress?.burnerId : null) ?? live.run.burnerId,
     facts: opened.facts,
     state,
     forecast,

@@ -9,7 +9,7 @@ import { buttonClass } from "../ui/button";
 import { PotSection } from "../ui/pot-section";
 import { useNow } from "../ui/use-now";
 import { Hob } from "./hob";
-import { type PotNow, foldPot, potAt } from "./pot-now";
+import { type PotNow, foldPot, potsAt } from "./pot-now";
 
 export { loader } from "./range.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -34,7 +34,7 @@ export default function Range({ loaderData }: Route.ComponentProps) {
     () => runs.map((run, i) => foldPot(run, bases[i] ?? basisFrom(run.basis, kitchen))),
     [runs, bases, kitchen],
   );
-  const pots = useMemo(() => folded.map(pot => potAt(pot, now)), [folded, now]);
+  const pots = useMemo(() => folded.flatMap(pot => potsAt(pot, now)), [folded, now]);
   const onHob = pots.filter(pot => pot.place === "fire" && pot.vessel?.use !== "tray");
   const off = pots.filter(pot => !onHob.includes(pot));
 
@@ -70,7 +70,7 @@ export default function Range({ loaderData }: Route.ComponentProps) {
             <h2 className="text-xl">Off the fire</h2>
             <ul className="mt-2 flex flex-wrap gap-3">
               {off.map(pot => (
-                <OffTheFire key={pot.live.run.id} pot={pot} now={now} timeZone={kitchen.timeZone} />
+                <OffTheFire key={pot.to} pot={pot} now={now} timeZone={kitchen.timeZone} />
               ))}
             </ul>
           </section>
@@ -86,7 +86,7 @@ export default function Range({ loaderData }: Route.ComponentProps) {
               {[...pots]
                 .sort((a, b) => (a.forecast?.endsAt ?? 0) - (b.forecast?.endsAt ?? 0))
                 .map(pot => (
-                  <Next key={pot.live.run.id} pot={pot} now={now} timeZone={kitchen.timeZone} />
+                  <Next key={pot.to} pot={pot} now={now} timeZone={kitchen.timeZone} />
                 ))}
             </ol>
           )}
@@ -103,7 +103,7 @@ function OffTheFire({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone
   return (
     <li>
       <Link
-        to={`/stove/${pot.live.run.id}`}
+        to={pot.to}
         className="flex min-h-18 items-center gap-4 rounded-xl border border-rule bg-enamel px-4 py-2 hover:border-copper"
       >
         {pot.vessel && (
@@ -120,7 +120,7 @@ function OffTheFire({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone
           />
         )}
         <span>
-          <span className="block font-semibold">{pot.live.document.name}</span>
+          <span className="block font-semibold">{pot.name}</span>
           <span className="text-sm text-faded">
             {pot.title.toLowerCase()}, {PLACE_WORDS[pot.place]}
             {forecast
@@ -134,15 +134,15 @@ function OffTheFire({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone
 }
 
 function Next({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: string }) {
-  const { forecast, live } = pot;
+  const { forecast } = pot;
   return (
     <li className="grid grid-cols-[4.5rem_1fr] gap-x-3 py-3">
       <span className={`font-display text-lg font-semibold ${forecast?.late ? "text-beet" : ""}`}>
         {forecast ? momentOf(forecast.endsAt, now, timeZone) : "now"}
       </span>
       <div>
-        <Link to={`/stove/${live.run.id}`} className="font-semibold hover:text-copper">
-          {live.document.name}: {pot.title.toLowerCase()}
+        <Link to={pot.to} className="font-semibold hover:text-copper">
+          {pot.name}: {pot.title.toLowerCase()}
         </Link>
         <p className="text-sm text-faded">
           {forecast

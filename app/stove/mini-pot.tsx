@@ -3,11 +3,11 @@ import { useMemo } from "react";
 import { type KitchenData, basisFrom } from "~/core/formula";
 import { betweenTimes } from "../text/format";
 import type { LiveRun } from "../range/live-run.server";
-import { foldPot, potAt } from "../range/pot-now";
+import { type PotNow, foldPot, potAt } from "../range/pot-now";
 import { PotSection } from "../ui/pot-section";
 
 /** Another live pot as a small section, in hob order. Late is a word. */
-export function MiniPot({
+export function OtherPot({
   live,
   today,
   now,
@@ -19,13 +19,17 @@ export function MiniPot({
 }) {
   const kitchen = useMemo(() => basisFrom(live.basis, today), [live.basis, today]);
   const folded = useMemo(() => foldPot(live, kitchen), [live, kitchen]);
-  const pot = potAt(folded, now);
+  return <MiniPot pot={potAt(folded, now)} now={now} timeZone={kitchen.timeZone} />;
+}
+
+/** A pot as a small section with its name and the time it needs. */
+export function MiniPot({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: string }) {
   const left = pot.forecast
-    ? `${pot.forecast.late ? "late, " : ""}${betweenTimes(pot.forecast, now, kitchen.timeZone)}`
+    ? `${pot.forecast.late ? "late, " : ""}${betweenTimes(pot.forecast, now, timeZone)}`
     : "waits";
   return (
     <Link
-      to={`/stove/${live.run.id}`}
+      to={pot.to}
       className="flex min-h-14 items-center gap-2 rounded-lg px-2 whitespace-nowrap hover:text-ember"
     >
       {pot.vessel && (
@@ -43,7 +47,7 @@ export function MiniPot({
         />
       )}
       <span className="text-sm leading-tight">
-        <span className="block font-bold max-sm:hidden">{live.document.name}</span>
+        <span className="block font-bold max-sm:hidden">{pot.name}</span>
         <span className="text-lamp-faded">{left}</span>
       </span>
     </Link>

@@ -1,19 +1,27 @@
 import { useCallback, useMemo, useState } from "react";
-import { Link, useRevalidator } from "react-router";
-import { LONGEST_NOTE, type RunPayload, locksOf, openTicks, notTakenBack, stepToRead } from "~/core/run";
+import { Link, useRevalidator, useSearchParams } from "react-router";
+import {
+  LONGEST_NOTE,
+  type RunPayload,
+  locksOf,
+  openTicks,
+  notTakenBack,
+  stepToRead,
+  facing,
+} from "~/core/run";
 import type { Route } from "./+types/stove";
 import { useKitchen } from "../kitchen/context";
-import { foldPot, potAt } from "../range/pot-now";
+import { foldPot, potAt, potsAt } from "../range/pot-now";
 import { clockTime } from "../text/format";
 import { QuickSums } from "../sums/quick-sums";
 import { type AnswerTaker, AnswerTakerProvider, useAnswerTaker } from "../sums/answer-taker";
 import { CommandProvider, type ScreenCommand, useCommands } from "../ui/commands";
 import { useNow } from "../ui/use-now";
 import { BatchSummary } from "./batch-summary";
-import { basisFrom, openKitchen, servedAtC } from "~/core/formula";
+import { basisFrom, openKitchen, panOf, servedAtC } from "~/core/formula";
 import { LogPanel, type LogKind } from "./log-panel";
 import { MendSheet } from "./mend-sheet";
-import { MiniPot } from "./mini-pot";
+import { MiniPot, OtherPot } from "./mini-pot";
 import { PotLive } from "./pot-live";
 import { StepSide } from "./step-side";
 import { RefusedReadings } from "./refused-readings";
@@ -53,7 +61,17 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     again,
   );
   const folded = useMemo(() => foldPot({ ...live, events }, kitchen), [live, events, kitchen]);
-  const pot = useMemo(() => potAt(folded, now), [folded, now]);
+  // A formula with a second pan has two pots to work: the one that was chosen, else what comes first.
+  const wanted = useSearchParams()[0].get("pan");
+  const here = folded.state.open.find(i => panOf(folded.state.steps[i]?.step ?? {}) === wanted);
+  const pot = useMemo(
+    () => potAt(here === undefined ? folded : { ...folded, state: facing(folded.state, here) }, now),
+    [folded, here, now],
+  );
+  const beside = useMemo(
+    () => potsAt(folded, now).filter(other => other.pan !== pot.pan),
+    [folded, now, pot.pan],
+  );
   const [panel, setPanel] = useState<LogKind | null>(null);
   /** A reading that was not kept, on its way to be typed anew. */
   const [retyped, setRetyped] = useState<{ readonly id: string; readonly typed: string } | null>(null);
@@ -171,7 +189,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
       />
     );
 
-  const burner = kitchen.burners.find(b => b.id === live.run.burnerId);
+  const burner = kitchen.burners.find(b => b.id === pot.burnerId);
   const where = [
     `step ${Math.min(state.current + 1, state.steps.length)} of ${state.steps.length}`,
     pot.place === "fire" ? burner?.name : undefined,
@@ -190,8 +208,11 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           ← Range
         </Link>
         <nav aria-label="Other pots" className="flex min-w-0 gap-3 overflow-x-auto">
+          {beside.map(other => (
+            <MiniPot key={other.to} pot={other} now={now} timeZone={kitchen.timeZone} />
+          ))}
           {others.map(other => (
-            <MiniPot key={other.run.id} live={other} today={today} now={now} />
+            <OtherPot key={other.run.id} live={other} today={today} now={now} />
           ))}
         </nav>
         <p className="ml-auto text-right text-sm whitespace-nowrap text-lamp-faded">
@@ -209,7 +230,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
       </header>
       <div className="px-4 pt-3 sm:px-5">
         <p className="text-sm text-lamp-faded">
-          {live.document.name} · {where}
+          {pot.name} · {where}
         </p>
         <h1 className="text-2xl leading-tight sm:text-3xl">{pot.title}</h1>
         {pot.detail && <p className="text-lg text-lamp-faded">{pot.detail}</p>}

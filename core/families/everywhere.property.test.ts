@@ -1,7 +1,7 @@
 import { fc, test as property } from "@fast-check/vitest";
 import { expect } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
-import { type KitchenData, atSize, openKitchen, walk } from "../formula";
+import { type KitchenData, atSize, finalState, openKitchen, walk } from "../formula";
 import { g } from "../ground/quantity";
 import type { Vessel } from "../things/vessel";
 import { BELIEVED } from "./believed";
@@ -63,7 +63,7 @@ property.prop([anywhere], { numRuns: 250 })(
     expect(yields).toBeGreaterThanOrEqual(lo);
     expect(yields).toBeLessThanOrEqual(hi);
     expect(walked.totalS).toBeGreaterThan(0);
-    const body = walked.states.at(-1)?.body;
+    const body = finalState(walked.states)?.body;
     if (!body) return;
     expect(body.thickness).toBeGreaterThanOrEqual(bodyLo);
     expect(body.thickness).toBeLessThanOrEqual(bodyHi);

@@ -1,4 +1,4 @@
-import { type FormulaDocument, type Walk, stateBefore } from "../formula";
+import { type FormulaDocument, type Walk, potBefore } from "../formula";
 import { updateStep } from "../formula";
 import { BELIEVED } from "./believed";
 
@@ -30,7 +30,7 @@ export function littleLeft(document: FormulaDocument, walked: Walk): LittleLeft 
   if (gives >= STOPS_BELOW * least) return null;
   const thirsty = walked.states.reduce<{ id: string | null; lostG: number }>(
     (most, state, i) => {
-      const before = stateBefore(walked.states, i)?.pot.exits.vapour.water ?? 0;
+      const before = potBefore(walked.states, i)?.exits.vapour.water ?? 0;
       const lostG = state.pot.exits.vapour.water - before;
       return lostG > most.lostG ? { id: state.step.id, lostG } : most;
     },

@@ -51,7 +51,7 @@ export {
 export { type Computed, type ResolvedLine, type StepKind, type Tick, fieldsOf } from "./steps/kind";
 export type { StepField } from "./steps/field";
 export { STEP_KINDS, type Step, type StepKindName, kindOf, placeOf } from "./steps";
-export { type StateAfterStep, type Walk, finalState, indexBefore, panOf, stateBefore } from "./walk/walked";
+export { type StateAfterStep, type Walk, finalState, indexBefore, potBefore } from "./walk/walked";
 export { type Walking, applyStep, beginWalk, walk } from "./walk/walk";
 export {
   type BonesNeeded,
@@ -107,3 +107,4 @@ export { type Achieved, type Backwards, workBackwards } from "./aiming/backwards
 export { type Binding, bindingsFor, withBinding } from "./aiming/bindings";
 export { balanceAlong } from "./explain/balance";
 export { Pots } from "./walk/pots";
+export { MAIN_POT, panKey, panOf, pansOf } from "./steps/pan";

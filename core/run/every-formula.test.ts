@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "../families/testing";
-import { type FormulaDocument, kindOf, openKitchen, walk } from "../formula";
+import { type FormulaDocument, finalState, kindOf, openKitchen, panOf, walk } from "../formula";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { POOLS, accountedFor, potMass } from "../things/pot";
 import { type RunEvent, type RunPayload, UNKNOWN_BAND, batchRecord, fold, forecastOf } from ".";
@@ -47,7 +47,9 @@ function cooked(
 
 describe.each(EVERY_FORMULA)("%s", (_, document) => {
   const planned = walk(document, kitchen);
-  const last = planned.states.at(-1);
+  const last = finalState(planned.states);
+  const nextInSamePot = (i: number) =>
+    planned.states.findIndex(({ step }, j) => j > i && panOf(step) === panOf(planned.states[i]?.step ?? {}));
   const stateOf = (events: readonly RunEvent[]) => fold(events, document, kitchen);
 
   test("cooked as planned and never read, the pot is the planned one", () => {
@@ -83,14 +85,15 @@ describe.each(EVERY_FORMULA)("%s", (_, document) => {
 
   test("a pot found a twentieth short is so much short afterwards; every gram of it is accounted for, none negative", () => {
     for (const [i, state] of planned.states.entries()) {
-      if (state.massG < 50) continue;
+      // A second pan that is poured out next is not seen again by itself.
+      if (state.massG < 50 || (panOf(state.step) && nextInSamePot(i) < 0)) continue;
       const netG = 0.95 * state.massG;
       const run = stateOf(
         cooked(document, (log, at, _began, ends) => {
           if (at === i) log(ends, { kind: "weighed", stepId: state.step.id, netG });
         }),
       );
-      const after = run.steps[i + 1]?.from ?? run.pot;
+      const after = run.steps[nextInSamePot(i)]?.from ?? run.pot;
       expect(potMass(after), `after ${state.step.kind}`).toBeCloseTo(netG, 3);
       const accounted = accountedFor(after);
       for (const pool of POOLS) {

@@ -50,6 +50,8 @@ export interface StepProgress {
   /** The pot when the step began, and where it stood. */
   readonly from: PotState;
   readonly fromVessel: Vessel | null;
+  /** The burner for its vessel, where it does not choose one itself. */
+  readonly burnerId: string | null;
   /** What this pot is foreseen to become, from how it really stood at the start. */
   readonly foreseen: StateAfterStep | null;
   readonly readings: readonly Reading[];
@@ -94,6 +96,14 @@ export interface RunState {
 export interface RunProblem {
   readonly stepId: string;
   readonly message: string;
+}
+
+/** The run as it stands for whoever works at one of its open steps: in a second pan, or in the main pot. */
+export function facing(run: RunState, index: number): RunState {
+  const step = run.steps[index];
+  return step && index !== run.current
+    ? { ...run, current: index, pot: step.from, vessel: step.foreseen?.vessel ?? step.fromVessel }
+    : run;
 }
 
 /** The step a reading belongs to: the one at work; once all are through, the last that was done; `null` before any. */
@@ -172,6 +182,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       planned: plan,
       from,
       fromVessel,
+      burnerId: (foreseen?.fire?.burner ?? place.kitchen.burner)?.id ?? null,
       foreseen,
       readings,
       ticked: own.flatMap(e => (e.payload.kind === "ticked" ? [e.payload.what] : [])),

@@ -1,4 +1,4 @@
-import { courseOf, interpolate, kindOf } from "../formula";
+import { courseOf, interpolate, kindOf, panOf } from "../formula";
 import { type Grams, g } from "../ground/quantity";
 import {
   SCALE_SHARE,
@@ -141,6 +141,7 @@ export function forecastOf(
   if (!progress) return null;
   const weighedBefore = run.steps
     .slice(0, run.current)
+    .filter(({ step }) => panOf(step) === panOf(progress.step))
     .some(step => step.readings.some(r => r.massG !== undefined && r.kind !== "added"));
   return liveForecast(progress, now, bandOf(run.current), weighedBefore);
 }

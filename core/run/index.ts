@@ -15,6 +15,7 @@ export {
   type RunProblem,
   type RunState,
   type StepProgress,
+  facing,
   fold,
   massAtLevel,
   openTicks,

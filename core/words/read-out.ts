@@ -7,6 +7,7 @@ import {
   openKitchen,
   walk,
   finalState,
+  panOf,
 } from "../formula";
 import { massOfPools } from "../things/pot";
 import { draftRecipe } from "./draft";
@@ -80,7 +81,7 @@ export function readOut(text: string, data: KitchenData): ReadOut {
   const draft = draftRecipe(text, data, () => `r${(made += 1)}`);
   const document = formulaFromDraft(draft.name, draft.pieces);
   const walked = document && walk(document, openKitchen(data));
-  const sauce = walked?.states.findLast(state => !state.step.pan && state.body);
+  const sauce = walked?.states.findLast(state => panOf(state.step) === "" && state.body);
   return {
     name: draft.name,
     document,

@@ -6,7 +6,7 @@ import type { FormulaDocument } from "../document/document";
 import { HANDS_ON } from "../steps/kind";
 import { kindOf, placeOf } from "../steps";
 import { costOfIngredient } from "../walk/ingredient-cost";
-import { type Walk, stateBefore } from "../walk/walked";
+import { type Walk, potBefore } from "../walk/walked";
 
 /** What the kitchen reckons for hands and for fire, per hour, in its currency. */
 export interface KitchenRates {
@@ -93,7 +93,7 @@ export function costOf(
     }
     const { keeps } = state.step;
     if (keeps?.perKg) {
-      const before = stateBefore(walked.states, i)?.pot;
+      const before = potBefore(walked.states, i);
       const massG = EXITS.filter(exit => exit !== "vapour").reduce(
         (sum, exit) => sum + exitMass(state.pot, exit) - (before ? exitMass(before, exit) : 0),
         0,

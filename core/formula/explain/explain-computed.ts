@@ -7,7 +7,7 @@ import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "
 import { factsRead } from "./intervals";
 import type { Kitchen } from "../walk/kitchen";
 import { kindOf } from "../steps";
-import { type StateAfterStep, stateBefore } from "../walk/walked";
+import { type StateAfterStep, potBefore } from "../walk/walked";
 import type { Walk } from "../walk/walked";
 
 /** Takes an amount apart that nobody typed: the water that covers, the steam that left. */
@@ -21,8 +21,8 @@ export function explainComputed(
   const computed = state.computed.find(c => c.what === asked.what);
   if (!computed) return null;
   const kind = kindOf(state.step);
-  const before = stateBefore(walked.states, asked.step);
-  const solids = state.pot.solids.length || before?.pot.solids.length ? before : undefined;
+  const before = potBefore(walked.states, asked.step);
+  const solids = state.pot.solids.length || before?.solids.length ? before : undefined;
   return {
     title: computed.what,
     value: printMass(computed.massG),
@@ -33,7 +33,7 @@ export function explainComputed(
         ? [
             {
               label: "solids in it before",
-              value: printKilograms(solids.pot.solids.reduce((m, p) => m + massOfPools(p.pools), 0) as never),
+              value: printKilograms(solids.solids.reduce((m, p) => m + massOfPools(p.pools), 0) as never),
               basis: "exact" as const,
               source: OWN_BOOKS,
               then: { ask: "mass" as const, step: asked.step - 1 },

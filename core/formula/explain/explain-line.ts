@@ -7,7 +7,7 @@ import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "
 import type { Kitchen } from "../walk/kitchen";
 import { reachOf } from "../walk/line-amounts";
 import { namesIn } from "../walk/names";
-import { type StateAfterStep, indexBefore } from "../walk/walked";
+import { type StateAfterStep, indexBefore, potBefore } from "../walk/walked";
 import type { Walk } from "../walk/walked";
 import { formulaIn } from "../walk/kitchen";
 
@@ -172,10 +172,10 @@ function reachedFrom(
   const own = state?.sources.get(line.id);
   if (!state || !own) return [];
   const at = indexBefore(walked.states, index);
-  const before = walked.states[at];
+  const before = potBefore(walked.states, index);
   const unit = what === "brix" ? "°Bx" : `% ${what}`;
   const share = (x: number): string => `${printNumber(x, 2)} ${unit}`;
-  let others = before?.pot.liquor ?? poolsOf(own.composition, g(0));
+  let others = before?.liquor ?? poolsOf(own.composition, g(0));
   for (const { lineId, massG } of state.lines) {
     const ingredient = state.sources.get(lineId);
     if (ingredient && lineId !== line.id) others = addPools(others, poolsOf(ingredient.composition, massG));
@@ -185,7 +185,7 @@ function reachedFrom(
       ? [
           {
             label: "liquor before this step",
-            value: printKilograms(g(liquorMass(before.pot))),
+            value: printKilograms(g(liquorMass(before))),
             basis: "exact" as const,
             source: OWN_BOOKS,
             then: { ask: "mass" as const, step: at },

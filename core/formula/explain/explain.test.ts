@@ -1,8 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { FAMILIES, formulaOf } from "../../families";
 import { EVERY_FORMULA } from "../../families/testing";
-import { EXITS, exitMass } from "../../things/pot";
-import { type Askable, type FormulaDocument, type Line, type Walk, explain, walk } from "..";
+import { EXITS, exitMass, potMass } from "../../things/pot";
+import { type Askable, type FormulaDocument, type Line, type Walk, explain, potBefore, walk } from "..";
 import { FIGURE_IDS } from "../walk/figures";
 import { adding, blank, demo, fixed, kitchen, line, share } from "../walk/testing";
 import { GLACE_ID, STOCK_ID } from "../../../demo/formulas";
@@ -34,16 +34,16 @@ describe("what a step names as put in and gone is what its pot gained and lost",
   test.each([...EVERY_FORMULA, ...schools])("%s", (_, document) => {
     const { states } = walk(document, kitchen);
     states.forEach((state, i) => {
-      const before = states[i - 1];
+      const before = potBefore(states, i);
       const sum = (way: "in" | "out") =>
         state.computed.filter(c => c.way === way).reduce((m, c) => m + c.massG, 0);
       const gone = EXITS.reduce(
-        (m, exit) => m + exitMass(state.pot, exit) - (before ? exitMass(before.pot, exit) : 0),
+        (m, exit) => m + exitMass(state.pot, exit) - (before ? exitMass(before, exit) : 0),
         0,
       );
       const put = state.lines.reduce((m, l) => m + l.massG, 0) + sum("in");
       expect(
-        (before?.massG ?? 0) + put - (sum("out") || gone) - state.massG,
+        (before ? potMass(before) : 0) + put - (sum("out") || gone) - state.massG,
         `step ${i + 1}, ${state.step.kind}`,
       ).toBeCloseTo(0, 3);
     });

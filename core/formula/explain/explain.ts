@@ -1,4 +1,4 @@
-import { EXITS, type Exit, exitMass, liquorMass } from "../../things/pot";
+import { EXITS, type Exit, exitMass, liquorMass, potMass } from "../../things/pot";
 import { g, printKilograms, printLength, printMass, printNumber, printVolume } from "../../ground/quantity";
 import { displacedIn } from "../steps/shared";
 import { geometryOfVessel } from "../../things/vessel";
@@ -10,7 +10,7 @@ import { type Askable, type ExplainedInput, type Explanation, OWN_BOOKS } from "
 import type { Kitchen } from "../walk/kitchen";
 import { type ProductKind, productKind } from "../walk/product";
 import { kindOf } from "../steps";
-import { type StateAfterStep, indexBefore } from "../walk/walked";
+import { type StateAfterStep, indexBefore, potBefore } from "../walk/walked";
 import { walk } from "../walk/walk";
 import type { Walk } from "../walk/walked";
 import { formulaIn } from "../walk/kitchen";
@@ -91,15 +91,16 @@ const titleOf = (state: StateAfterStep): string =>
 
 function explainMass(index: number, state: StateAfterStep, walked: Walk): Explanation {
   const at = indexBefore(walked.states, index);
-  const before = walked.states[at];
+  const before = potBefore(walked.states, index);
   const inputs: ExplainedInput[] = [];
   if (before)
     inputs.push({
       label: "in the pot before",
-      value: printKilograms(before.massG),
+      value: printKilograms(potMass(before)),
       basis: "exact",
-      source: `after step ${at + 1}`,
-      then: { ask: "mass", step: at },
+      ...(at < 0
+        ? { source: "lifted into it" }
+        : { source: `after step ${at + 1}`, then: { ask: "mass" as const, step: at } }),
     });
   for (const line of state.lines)
     inputs.push({
@@ -128,7 +129,7 @@ function explainMass(index: number, state: StateAfterStep, walked: Walk): Explan
     });
   // What a step does not name for itself still stands in the pot's books.
   for (const exit of out.length ? [] : EXITS) {
-    const left = g(exitMass(state.pot, exit) - (before ? exitMass(before.pot, exit) : 0));
+    const left = g(exitMass(state.pot, exit) - (before ? exitMass(before, exit) : 0));
     if (left >= LEAST_G)
       inputs.push({
         label: EXIT_WORDS[exit],

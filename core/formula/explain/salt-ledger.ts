@@ -3,7 +3,7 @@ import type { FormulaDocument } from "../document/document";
 import type { Kitchen } from "../walk/kitchen";
 import { kindOf } from "../steps";
 import { walk } from "../walk/walk";
-import { type Walk, finalState, stateBefore } from "../walk/walked";
+import { type Walk, finalState, potBefore } from "../walk/walked";
 import { WalkCache } from "../walk/walk-cache";
 import { formulaIn } from "../walk/kitchen";
 
@@ -87,7 +87,7 @@ function entriesOf(
     });
     // What goes from one pan to another has been counted where it came in.
     if (state.elsewhere) return ofLines;
-    const entered = state.pot.entered.salt - (stateBefore(walked.states, i)?.pot.entered.salt ?? 0);
+    const entered = state.pot.entered.salt - (potBefore(walked.states, i)?.entered.salt ?? 0);
     // What a step brings of itself, as the rub of a cure, is on no line.
     const own = share * entered - ofLines.reduce((sum, e) => sum + e.saltG, 0);
     return own > LEAST_OF_A_STEP_G

@@ -3,6 +3,7 @@ import { courseOf } from "../walk/course";
 import { FIGURES, type FigureId } from "../walk/figures";
 import { type StateAfterStep } from "../walk/walked";
 import type { Walk } from "../walk/walked";
+import { panOf } from "../steps/pan";
 
 export interface TracedPoint {
   readonly atS: number;
@@ -22,7 +23,7 @@ const STAYS: ReadonlySet<FigureId> = new Set(["salt", "fat", "sugar", "gelatin",
 export function traceOf(walked: Walk, quantity: FigureId): TracedPoint[] {
   const points: TracedPoint[] = [];
   let before = { pot: EMPTY_POT };
-  for (const state of walked.states.filter(({ step }) => step.pan === undefined)) {
+  for (const state of walked.states.filter(({ step }) => panOf(step) === "")) {
     const course = courseOf(before.pot, state);
     if (course) {
       const stride = Math.max(1, Math.ceil(course.seconds.length / MOST_POINTS));

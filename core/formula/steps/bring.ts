@@ -2,15 +2,13 @@ import { EMPTY_POT, mergePots, potMass, takeFrom } from "../../things/pot";
 import { minutes } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
 import { defineStep, outcome } from "./kind";
-import { choice, opening, text, time } from "./field";
+import { choice, opening, pan, time } from "./field";
+import { MAIN_POT, panKey } from "./pan";
 import { workingVessel } from "./shared";
-
-/** What a cook calls the vessel the line begins in, where another takes from it. */
-export const MAIN_POT = "main pot";
 
 const fields = {
   /** The vessel it comes from, by its name. */
-  from: text("From", 40),
+  from: pan("From"),
   what: choice("What", { everything: "everything", liquor: "the liquor", solids: "what is solid" }),
   share: opening("How much of it"),
   durationMin: time(),
@@ -42,7 +40,7 @@ export const bring = defineStep({
   attention: "watch",
   takesLines: false,
   endsAtMark: false,
-  touches: step => (step.from.trim().toLowerCase() === MAIN_POT ? "" : step.from.trim()),
+  touches: step => panKey(step.from),
   apply: context => {
     const { step, facts, elsewhere } = context;
     const { rest, taken } = takeFrom(elsewhere?.pot ?? EMPTY_POT, step.what, step.share);

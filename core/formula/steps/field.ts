@@ -26,6 +26,7 @@ export type FieldForm = { readonly label: string } & (
     }
   | { readonly type: "vessel"; readonly uses: readonly Vessel["use"][]; readonly empty: string }
   | { readonly type: "target"; readonly empty?: string }
+  | { readonly type: "pan"; readonly most: number; readonly optional: boolean }
   | { readonly type: "text"; readonly most: number; readonly optional: boolean }
 );
 
@@ -199,6 +200,20 @@ export const text = (label: string, most: number) => ({
 export const textIfAny = (label: string, most: number) => ({
   schema: z.string().max(most).optional(),
   form: { label, type: "text" as const, most, optional: true },
+});
+
+const LONGEST_PAN = 40;
+
+/** The name of a vessel of the line. */
+export const pan = (label: string) => ({
+  schema: z.string().trim().min(1).max(LONGEST_PAN),
+  form: { label, type: "pan" as const, most: LONGEST_PAN, optional: false },
+});
+
+/** As `pan`, and may be left out. */
+export const panIfAny = (label: string) => ({
+  schema: z.string().max(LONGEST_PAN).optional(),
+  form: { label, type: "pan" as const, most: LONGEST_PAN, optional: true },
 });
 
 /** Everything of a step that its fields say, times a factor. */

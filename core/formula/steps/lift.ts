@@ -10,7 +10,8 @@ import {
 import { minutes } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
 import { defineStep, outcome, takenOut } from "./kind";
-import { choice, flag, textIfAny, time } from "./field";
+import { panKey } from "./pan";
+import { choice, flag, panIfAny, textIfAny, time } from "./field";
 
 const fields = {
   what: choice("What", { aromatics: "herbs and spices", "everything solid": "everything solid" }),
@@ -19,7 +20,7 @@ const fields = {
   /** For the plate or the next pot; else it goes. */
   keep: flag("kept for the plate"),
   /** Name of the second vessel it goes into, to be worked there. */
-  to: textIfAny("Into a second pan, named", 40),
+  to: panIfAny("Into a second pan, named"),
   /** What must come out again, counted: "2 cinnamon, 5 bay, 1 bundle". */
   tally: textIfAny("Count them out", 120),
   durationMin: time(),
@@ -70,7 +71,7 @@ export const lift = defineStep({
   endsAtMark: false,
   keepsAir: true,
   takesOut: true,
-  touches: step => step.to?.trim() || null,
+  touches: step => (step.to?.trim() ? panKey(step.to) : null),
   apply: context => {
     const { step, facts, pot } = context;
     const only = step.which

@@ -3,6 +3,7 @@ import { EMPTY_POT, type PotState, potMass } from "../../things/pot";
 import type { Vessel } from "../../things/vessel";
 import { kindOf } from "../steps";
 import type { Step } from "../steps";
+import { panOf } from "../steps/pan";
 import type { OtherVessel, StepOutcome } from "../steps/kind";
 import type { Kitchen } from "./kitchen";
 
@@ -45,7 +46,7 @@ export class Pots {
 
   /** A vessel that nothing was in yet begins when the line comes to it; one that is filled from another, not before that. */
   place(step: Step): Place {
-    const name = step.pan ?? MAIN;
+    const name = panOf(step);
     const own = this.#pots.get(name) ?? { ...NOTHING, clockS: this.#at(MAIN).clockS };
     const other = kindOf(step).touches?.(step) ?? null;
     const elsewhere = other === null || other === name ? null : this.#at(other);
@@ -67,7 +68,7 @@ export class Pots {
 
   /** Puts down what a step did, and when it was through. */
   put(step: Step, done: Pick<StepOutcome, "pot" | "vessel" | "elsewhere" | "fire">, endS: number): void {
-    const name = step.pan ?? MAIN;
+    const name = panOf(step);
     const burner = done.fire?.burner ?? this.#at(name).burner ?? this.#burnerFor(name);
     this.#pots.set(name, { pot: done.pot, vessel: done.vessel, clockS: endS, burner });
     const other = kindOf(step).touches?.(step) ?? null;

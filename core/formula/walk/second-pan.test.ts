@@ -10,7 +10,10 @@ import { blank, fixed, kitchen, line } from "./testing";
 const step = <K extends StepKindName>(kind: K, id: string, change: object = {}): Step =>
   ({ ...STEP_KINDS[kind].blank(id), ...change }) as Step;
 const adds = (id: string, of: readonly [string, number][], change: object = {}): Step =>
-  step("add", id, { lines: of.map(([larder, massG], i) => line(`${id}${i}`, larder, fixed(massG))), ...change });
+  step("add", id, {
+    lines: of.map(([larder, massG], i) => line(`${id}${i}`, larder, fixed(massG))),
+    ...change,
+  });
 
 /** A stock simmers, cream is reduced beside it and comes in. */
 const creamApart = (share = 1): FormulaDocument =>
@@ -119,7 +122,10 @@ describe("two pans", () => {
     const document = creamApart();
     const first = walk(document, kitchen, { cache });
     const again = walk(
-      { ...document, steps: document.steps.map(s => (s.id === "long" ? { ...s, durationMin: 80 } : s)) as Step[] },
+      {
+        ...document,
+        steps: document.steps.map(s => (s.id === "long" ? { ...s, durationMin: 80 } : s)) as Step[],
+      },
       kitchen,
       { cache },
     );

@@ -1,3 +1,4 @@
+import { panOf } from "../steps/pan";
 import type { Walk } from "./walked";
 
 export interface VesselPath {
@@ -12,13 +13,17 @@ export interface VesselPath {
 /** Which pots and pans a line goes through, and how many are to be washed. */
 export function vesselPath(walked: Walk): VesselPath {
   const path: VesselPath["path"][number][] = [];
+  const pans = new Map<string, string>();
   walked.states.forEach((state, i) => {
-    if (state.vessel && path.at(-1)?.vesselId !== state.vessel.id)
-      path.push({ vesselId: state.vessel.id, name: state.vessel.name, fromStep: i });
+    const pan = panOf(state.step);
+    if (!state.vessel || pans.get(pan) === state.vessel.id) return;
+    pans.set(pan, state.vessel.id);
+    path.push({ vesselId: state.vessel.id, name: state.vessel.name, fromStep: i });
   });
   return {
     path,
     washUp: new Set(path.map(p => p.vesselId)).size,
-    changes: Math.max(0, path.length - 1),
+    // A pan beside the main pot is needed anyhow.
+    changes: Math.max(0, path.length - pans.size),
   };
 }

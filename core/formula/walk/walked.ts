@@ -7,7 +7,8 @@ import type { DipMark, Vessel } from "../../things/vessel";
 import type { PotBody } from "./body";
 import type { LineAmount } from "./line-amounts";
 import type { Computed, Fire, OtherVessel } from "../steps/kind";
-import type { Step } from "../steps";
+import { type Step, kindOf } from "../steps";
+import { panOf } from "../steps/pan";
 
 /** What a walk along the line knows. */
 
@@ -64,20 +65,25 @@ export interface Walk {
   readonly ingredients: readonly Ingredient[];
 }
 
-/** The vessel a step works in: its name, or "" for the main pot. */
-export const panOf = (step: Pick<Step, "pan">): string => step.pan ?? "";
-
 /** Which state the vessel of a step was in before it; −1 where the step is its first. Past the end: the main pot's last. */
 export function indexBefore(states: readonly StateAfterStep[], index: number): number {
-  const pan = states[index]?.step.pan;
-  for (let i = index - 1; i >= 0; i--) if (states[i]?.step.pan === pan) return i;
+  const pan = panOf(states[index]?.step ?? {});
+  for (let i = index - 1; i >= 0; i--) if (panOf(states[i]?.step ?? {}) === pan) return i;
   return -1;
 }
 
-/** Where the vessel of a step stood before it; `undefined` where the step is its first. */
-export const stateBefore = (states: readonly StateAfterStep[], index: number): StateAfterStep | undefined =>
-  states[indexBefore(states, index)];
+/** What the vessel of a step held before it, also where another vessel filled it; `undefined` where it was empty. */
+export function potBefore(states: readonly StateAfterStep[], index: number): PotState | undefined {
+  const pan = panOf(states[index]?.step ?? {});
+  for (let i = index - 1; i >= 0; i--) {
+    const state = states[i];
+    if (!state) continue;
+    if (panOf(state.step) === pan) return state.pot;
+    if (state.elsewhere && kindOf(state.step).touches?.(state.step) === pan) return state.elsewhere.pot;
+  }
+  return undefined;
+}
 
 /** What the line ends with: the main pot after its last step. */
 export const finalState = (states: readonly StateAfterStep[]): StateAfterStep | undefined =>
-  states.findLast(state => state.step.pan === undefined);
+  states.findLast(({ step }) => panOf(step) === "");

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../../demo/kitchen";
 import { EVERY_FORMULA } from "../../families/testing";
-import { emulsionOfPot, openKitchen, sauceOf, servedAtC, walk } from "../../formula";
+import { emulsionOfPot, finalState, openKitchen, sauceOf, servedAtC, walk } from "../../formula";
 import { liquorMass } from "../../things/pot";
 import { massOfSauce } from "../texture";
 import { COMPLAINTS, type Complaint, type FixTarget, type Remedy, afterOf, remediesFor } from ".";
@@ -10,7 +10,7 @@ const kitchen = openKitchen(DEMO_KITCHEN);
 
 /** What every sauce of the demo and of the families is when it is done. */
 const sauces = EVERY_FORMULA.flatMap(([name, document]) => {
-  const last = walk(document, kitchen).states.at(-1);
+  const last = finalState(walk(document, kitchen).states);
   return last && liquorMass(last.pot) >= 1
     ? [
         [
