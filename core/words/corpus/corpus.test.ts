@@ -16,12 +16,12 @@ const CORPORA: readonly (readonly [name: string, recipes: readonly Asked[], floo
   [
     "open",
     open as unknown as readonly Asked[],
-    { right: 0.95, ends: 0.9, asked: 0.9, walks: 0.95, silent: 4 },
+    { right: 0.95, ends: 0.9, asked: 0.9, walks: 1, silent: 4 },
   ],
   [
     "unseen",
     unseen as unknown as readonly Asked[],
-    { right: 0.85, ends: 0.7, asked: 0.6, walks: 0.75, silent: 4 },
+    { right: 0.85, ends: 0.7, asked: 0.6, walks: 0.85, silent: 4 },
   ],
 ];
 interface Floor {

@@ -3,11 +3,17 @@ import type { Sense } from "../lexicon/verbs";
 import { numberAt } from "../text/numbers";
 import { tokensOf } from "../text/tokens";
 import { fatOf, lastWordOf } from "./clause-words";
+import { plainName } from "../../things/larder";
+import type { ThingChunk } from "./chunks";
 import type { Clause } from "./clauses";
 import type { Reading } from "./in-reading";
 import { isLiquid, isSugar } from "./kinds-of-things";
 import { OnTheFire } from "./on-the-fire";
 import { type SaidIngredient, nameOf } from "./pool";
+
+/** What nobody knows and is counted like a part of a bird or beast. */
+const isMeat = ({ ingredient }: SaidIngredient): boolean =>
+  /^(?:meat|poultry|beef|pork|veal)/.test(ingredient.solidKind ?? "");
 
 /** What is done by hand: lifting out, putting back, taking the fat off, curing, seasoning, covering. */
 export abstract class ByHand extends OnTheFire {
@@ -70,7 +76,7 @@ export abstract class ByHand extends OnTheFire {
     // What is lifted: by name where it is one thing among others.
     const named = clause.things
       .filter(t => !t.aside)
-      .map(t => this.goneBy(t))
+      .map(t => this.solidBy(t))
       .filter(x => x !== null);
     const herbs = named.length > 0 && named.every(one => one.ingredient.solidKind === "herbs");
     const isIn =
@@ -96,9 +102,13 @@ export abstract class ByHand extends OnTheFire {
       );
     const keep =
       !aromatic &&
+      !/\b(?:discard|throw|bin)\b/.test(clause.all) &&
       (comes ||
+        // What comes out of a dry pan was browned for later.
+        (!this.wet && named.every(one => one.ingredient.solidKind !== "mirepoix")) ||
         /\b(?:keep|warm|hold|aside|plate|plates|garnish)\b/.test(clause.all + later.slice(0, 40)) ||
-        (named.length === 0 && all.some(one => one.ingredient.solidKind === "meat")) ||
+        (named.length === 0 &&
+          all.some(one => one.ingredient.solidKind === "meat" || (one.unknown !== null && isMeat(one)))) ||
         named.some(
           one =>
             one.ingredient.solidKind === "meat" ||
@@ -124,6 +134,20 @@ export abstract class ByHand extends OnTheFire {
       keep,
       ...(which && { which }),
     });
+  }
+
+  /** The solid thing of the pot that a word means: "the chicken" is not the chicken stock. */
+  private solidBy(thing: ThingChunk): SaidIngredient | null {
+    const gone = this.goneBy(thing);
+    if (!gone || gone.ingredient.phase === "solids") return gone;
+    const words = plainName(thing.named.name).split(" ");
+    return (
+      this.pool.went.findLast(
+        one =>
+          one.ingredient.phase === "solids" &&
+          words.every(w => plainName(nameOf(one)).split(" ").includes(w)),
+      ) ?? gone
+    );
   }
 
   /** What is lifted out a second time has gone back before: taken before it was cooked on, and said. */

@@ -162,12 +162,39 @@ export function chunksOf(tokens: readonly Token[], lexicon: Lexicon): Chunk[] {
       push({ ...juice, prep });
       continue;
     }
+    // "reduce to a thick syrup": how far it goes, and no syrup that goes in.
+    if (
+      /^(?:an?)$/.test(plain) &&
+      /^(?:to|into)$/.test(wordAt(i - 1)) &&
+      /^(?:\w+ )?syrup\b/.test(join(tokens, i + 1, i + 3))
+    ) {
+      const to = wordAt(i + 1) === "syrup" ? i + 2 : i + 3;
+      for (let k = i; k < to; k++) chunks.push({ type: "word", plain: wordAt(k), from: k, to: k + 1 });
+      i = to;
+      continue;
+    }
     const amount = amountAt(tokens, i);
     if (amount && !isNoAmount(tokens, amount)) {
       let start = amount.to;
       while (/^(?:of|the|good|x)$/.test(wordAt(start)) && start < amount.to + 3) start += 1;
       const parts = /^(?:zest|peel|rind|juice)$/.test(wordAt(start)) && wordAt(start + 1) === "of";
-      const named = parts ? null : shared(tokens, lexicon.nameIn(tokens, start, true), lexicon);
+      const named = parts
+        ? null
+        : (shared(tokens, lexicon.nameIn(tokens, start, true), lexicon) ?? ofSomeKind(tokens, start, amount));
+      // "20 g of the 40 g butter": so much of it now, the rest later.
+      const whole = named ? null : amountAt(tokens, start);
+      const ofWhole =
+        whole && start > amount.to && whole.unit?.kind === amount.unit?.kind
+          ? shared(tokens, lexicon.nameIn(tokens, whole.to, true), lexicon)
+          : null;
+      const share =
+        whole && amount.unit && whole.unit
+          ? (amount.number.value * amount.unit.factor) / (whole.number.value * whole.unit.factor)
+          : 1;
+      if (ofWhole && share < 1) {
+        push(thing(i, ofWhole.to, ofWhole, { amount, part: share, prep, definite: true }));
+        continue;
+      }
       const isUnitToo =
         amount.unit?.kind === "count" && (!named || !named.ingredient)
           ? unitAsThing(tokens, amount, lexicon)
@@ -396,6 +423,8 @@ function endOfUntil(tokens: readonly Token[], from: number): number {
       !isStateAfterAnd(tokens, i)
     )
       break;
+    // "until brown in 30 g butter": what it is done in goes in.
+    if (/^(?:in|with)$/.test(plain) && isMeasured(tokens, i + 1)) break;
     const verb = verbCalled(plain);
     if (verb && i > from + 1 && !isGerund(plain)) {
       const subject =
@@ -411,6 +440,25 @@ function endOfUntil(tokens: readonly Token[], from: number): number {
   }
   return i;
 }
+
+/** "300 ml stock" that nobody called anything else goes in too, and which it is has to be asked. */
+function ofSomeKind(tokens: readonly Token[], i: number, amount: SaidAmount): Named | null {
+  const name = plainAt(tokens, i);
+  const { unit } = amount;
+  if (unit?.kind !== "mass" && unit?.kind !== "volume") return null;
+  if (!OF_SOME_KIND.test(name) || plainAt(tokens, i - 1) === "the") return null;
+  const before = join(tokens, Math.max(0, amount.from - 3), amount.from);
+  if (ENDS_AT.test(before) || /^(?:left|remain|remains|remaining)$/.test(plainAt(tokens, i + 1))) return null;
+  return { from: i, to: i + 1, name, ingredient: null, bundle: null, short: false };
+}
+const OF_SOME_KIND = /^(?:stock|broth|jus|fat|meat|fish|bones|berries|fruit|cheese|juice|liquor)$/;
+const ENDS_AT =
+  /\b(?:to|until|till|down|per|every|each|makes?|have|has|had|yields?|gives?|gave|left|leave|leaves|all but|keep|kept|about|close to|of)$/;
+
+const isMeasured = (tokens: readonly Token[], i: number): boolean => {
+  const kind = amountAt(tokens, i)?.unit?.kind;
+  return kind === "mass" || kind === "volume";
+};
 
 /** "until soft push it through": an order follows the state. */
 const isImperative = (tokens: readonly Token[], i: number): boolean =>
@@ -511,7 +559,7 @@ function partAt(tokens: readonly Token[], i: number): { part: number | "rest"; t
     /^(half|a third|one third|two thirds|a quarter|three quarters) (?:of )?(?:the|its|your) (?=\w)/.exec(
       text,
     ) ??
-    /^(?:the )?(rest|remainder|other half|second half) (?:of )?(?:the )?(?=\w)/.exec(text) ??
+    /^(?:the )?(?:other )?(rest|remainder|other half|second half) (?:of )?(?:the )?(?=\w)/.exec(text) ??
     /^the (remaining) (?=[a-z])/.exec(text) ??
     /^(remaining) (?=[a-z])/.exec(text);
   if (!match) return null;

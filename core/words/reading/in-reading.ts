@@ -3,8 +3,6 @@ import type { DraftQuestion } from "../piece";
 import type { SaidIngredient } from "./pool";
 
 /** A piece while it is read. */
-
-/** A piece while it is read. */
 export interface Reading {
   kind: StepKindName;
   said: SaidIngredient[];
@@ -16,6 +14,8 @@ export interface Reading {
   /** Clauses of which no field took every word. */
   kept: string[];
   texts: string[];
+  /** The second pan it is done in. */
+  pan?: string;
   /** Which sentence it comes from. */
   sentence: number;
   /** It only brought the pot up: what follows on the fire takes its place. */

@@ -82,7 +82,8 @@ export abstract class OnTheFire extends GoesIn {
 
   /** What leaves until the liquor of the mushrooms is gone, per cent of all that is in the pan. */
   protected dryLoss(now: readonly SaidIngredient[]): { lossPct: number; fromG: number } {
-    const all = [...this.pool.went, ...now];
+    // What was only put in before is in both.
+    const all = [...new Set([...this.pool.went, ...now])];
     const mass = (of: readonly SaidIngredient[]) => of.reduce((m, one) => m + (one.massG ?? 0), 0);
     const whole = mass(all) - this.steamed;
     const wet = mass(

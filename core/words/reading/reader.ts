@@ -9,7 +9,6 @@ import { proposeAmount } from "../proposals";
 import type { SaidTime } from "../text/times";
 import type { Token } from "../text/tokens";
 import { type WordFate, fatesOf } from "./account";
-import { Binds } from "./binds";
 import type { Chunk, ThingChunk } from "./chunks";
 import {
   BOILS_TO_C,
@@ -29,11 +28,21 @@ import {
 import type { Clause } from "./clauses";
 import type { Per, Reading } from "./in-reading";
 import { isEstimate, isFat, isLiquid, isSeasoning, isSugar, isYolk } from "./kinds-of-things";
+import { Pans } from "./pans";
 import { type SaidIngredient, nameOf } from "./pool";
 import { NOTHING } from "./things-said";
 
+const WORKS_ON_WHAT_IS_THERE: ReadonlySet<Sense> = new Set([
+  "strain",
+  "pass",
+  "skim",
+  "cool",
+  "freeze",
+  "degrease",
+]);
+
 /** Reads clauses one after the other into pieces; what was said before decides what the next one means. */
-export class Reader extends Binds {
+export class Reader extends Pans {
   /** One sentence, in clauses. */
   read(clauses: readonly Clause[], heading: string): void {
     this.sentence += 1;
@@ -207,7 +216,8 @@ export class Reader extends Binds {
       clause.main !== null &&
       /^(?:need|want|take|use|buy|get|weigh|say)$/.test(clause.main.lemma) &&
       !/\b(?:out|off|back|in|into)\b/.test(T.replace(/\binto? \d+/g, ""));
-    const is = main === null && /\b(?:is|are|have|has)\b/.test(T) && !has("go");
+    const is =
+      main === null && /\b(?:is|are|have|has)\b/.test(T.replace(/\b(?:until|till)\b.*$/, "")) && !has("go");
     if (
       (states || is) &&
       clause.things.some(t => t.amount && !t.aside) &&
@@ -250,16 +260,12 @@ export class Reader extends Binds {
       }
       return kept.length ? "declared" : this.last ? "remark" : "unread";
     }
-    if (
-      /\b(?:another|second|separate|other|clean|small|new) (?:\w+ )?(?:pan|pot|saucepan|skillet)\b|\bmade apart\b|\ba pan of its own\b/.test(
-        T,
-      ) &&
-      this.apart === null &&
-      this.pieces.length &&
-      !has("strain", "pass", "pour", "return")
-    ) {
-      this.apart = this.wet;
-      this.wet = false;
+    const together = this.changesPan(clause, T, main, has, per);
+    if (together) return together;
+    // "Strain 1 l chicken stock": what is strained first was never put in.
+    if (!this.pool.went.length && main !== null && WORKS_ON_WHAT_IS_THERE.has(main)) {
+      const { said, doubts } = this.things(clause, per, true);
+      if (said.some(one => one.massG !== null)) this.piece("add", clause, said, {}, doubts);
     }
     const before = this.pieces.length;
     const decided = this.decide(clause, {
@@ -389,7 +395,9 @@ export class Reader extends Binds {
       const { said } = this.things(clause, per, true);
       this.aside = false;
       const back = this.piece("put-back", clause, []);
-      return said.length ? this.piece("add", clause, said) : back;
+      // What comes back is no second helping of it.
+      const fresh = said.filter(one => one.massG !== null || one.relation !== null);
+      return fresh.length ? this.piece("add", clause, fresh) : back;
     }
     const lifted = this.lifts(clause, T, has);
     if (lifted) return lifted;
@@ -448,7 +456,10 @@ export class Reader extends Binds {
     if (has("strain") || has("pass") || (through && !has("add"))) {
       if (main === "reduce" || main === "boil") this.reads(clause, is, share, spoon, volume);
       const press = /\b(?:press|push|squeez|wring|hard|rub|forc)/.test(T);
-      const kind: StepKindName = this.blended || /\b(?:mouli|mill|tamis|drum)\b/.test(T) ? "pass" : "strain";
+      // What is rubbed through becomes a purée; what is only pressed is drained.
+      const rubbed = /\b(?:rub|rubbed|push|pushed|forc\w+|work|worked)\b[^,.;]*\bthrough\b/.test(T);
+      const kind: StepKindName =
+        this.blended || rubbed || /\b(?:mouli|mill|tamis|drum)\b/.test(T) ? "pass" : "strain";
       return this.piece(kind, clause, [], kind === "strain" && press ? { press: true } : {});
     }
     if (has("drain") && main === "drain") {
@@ -749,6 +760,8 @@ export class Reader extends Binds {
         (/\btrays?\b|\boven\b/.test(T) || main === null)
       )
         return this.piece("roast", clause, said, { ...timed, ovenC: last.fields["ovenC"] }, doubts);
+      const stews = this.wet && clause.main?.lemma === "stew";
+      if (stews) return this.simmers(clause, said, { T, time, c, lid, has }, doubts);
       if (kind) {
         if (!this.wet || has("sweat", "brown")) return this.brownOrSweat(clause, said, kind, timed, doubts);
       }
@@ -813,6 +826,7 @@ export class Reader extends Binds {
 
   finish(): DraftPiece[] {
     this.placeTheRest();
+    this.bringTheRest();
     return this.pieces.map(reading => {
       const piece = this.built(reading);
       this.ids.set(reading, piece.id);
@@ -883,7 +897,13 @@ export class Reader extends Binds {
     return {
       id: stepId,
       text: joined(reading.texts),
-      step: { ...blank, ...own, lines, ...(remark && { remark }) } as Step,
+      step: {
+        ...blank,
+        ...own,
+        lines,
+        ...(remark && { remark }),
+        ...(reading.pan !== undefined && { pan: reading.pan }),
+      } as Step,
       said,
       unknown: reading.said.flatMap(one =>
         one.unknown === null

@@ -22,6 +22,9 @@ export abstract class State {
 
   protected hot = false;
 
+  /** The pan that is worked in; none is the one the line makes its sauce in. */
+  protected pan: string | undefined;
+
   protected gone = new Set<string>();
 
   protected whole = 0;
@@ -96,6 +99,7 @@ export abstract class State {
       kept: [],
       texts: [clause.text],
       sentence: this.sentence,
+      ...(this.pan !== undefined && { pan: this.pan }),
     };
     if (STEP_KINDS[kind].heard?.begins && !said.length && !this.pieces.length && !this.pool.went.length)
       reading.questions.push({ about: "", ask: "What is it, and how much? Nothing has gone in yet." });

@@ -151,7 +151,8 @@ export function amountAt(tokens: readonly Token[], from: number): SaidAmount | n
     const word = plainAt(tokens, from);
     const next = plainAt(tokens, from + 1);
     const alone = ALONE.has(word)
-      ? tokens[from + 1]?.kind === "word"
+      ? // "swirl it in" is an order.
+        tokens[from + 1]?.kind === "word" && !/^(?:it|them|in)$/.test(next)
       : ALONE_WITH_OF.has(word) && next === "of";
     const unit = alone ? unitCalled(word) : null;
     return unit
