@@ -135,7 +135,8 @@ function PotFromAbove({
   const size = Math.max(32, Math.min(50, r * 0.25));
   const left = forecast ? minutesLeft(forecast.endsAt - now) : "begin";
   const label = `${pot.name}, ${pot.title.toLowerCase()}: ${forecast ? `${left}, at ${momentOf(forecast.endsAt, now, timeZone)}` : "waits to begin"}`;
-  const name = shortName(pot.name);
+  // A second pan is called by its own name there.
+  const name = pot.pan ? (pot.name.split(", ").at(-1) ?? pot.name) : shortName(pot.name);
   const small = r < 125;
   return (
     <Link to={pot.to} aria-label={label}>
@@ -180,7 +181,7 @@ function PotFromAbove({
         paintOrder="stroke"
       >
         <text x={x} y={y - size * 0.95} fontSize={size * 0.74} fontWeight={700}>
-          {small ? name.split(" ").at(-1) : name}
+          {small && name.length > MOST_IN_A_SMALL_POT ? wordFor(name) : name}
         </text>
         <text
           x={x}
@@ -205,6 +206,15 @@ function PotFromAbove({
     </Link>
   );
 }
+
+const MOST_IN_A_SMALL_POT = 9;
+
+/** The word of a name that tells most: the last, or what a pan is for. */
+const wordFor = (name: string): string =>
+  name
+    .replace(/ (?:pan|pot)$/, "")
+    .split(" ")
+    .at(-1) ?? name;
 
 /** Long names lose their first word in a pot: "Guinea-fowl brown stock" is "brown stock" there. */
 const shortName = (name: string): string =>

@@ -46,6 +46,9 @@ export function PotLive({
   const place = placePot(vessel, width, height, gutter);
   const wall = place.half(place.heightMm);
   const moving = progress?.status === "live" && pot.nowMm !== null;
+  const massBand =
+    forecast?.massNowG != null &&
+    bandText({ value: forecast.massNowG, lo: forecast.massLoG ?? 0, hi: forecast.massHiG }, 1000, 2);
   const left: Label[] = [];
   if (pot.startMm !== null && progress && progress.begunAt !== null && pot.endMm !== null)
     left.push({
@@ -68,14 +71,7 @@ export function PotLive({
           {forecast?.massNowG != null && (
             <>
               <span className="block">{printKilograms(forecast.massNowG)} in the pot</span>
-              <span className="block">
-                {bandText(
-                  { value: forecast.massNowG, lo: forecast.massLoG ?? 0, hi: forecast.massHiG },
-                  1000,
-                  2,
-                )}{" "}
-                kg
-              </span>
+              {massBand && <span className="block">{massBand} kg</span>}
             </>
           )}
         </>
@@ -127,7 +123,7 @@ export function PotLive({
             </div>
           ))}
           <div
-            className="absolute -translate-y-1/2 leading-snug"
+            className="absolute -ml-1 -translate-y-1/2 rounded bg-night px-1 leading-snug"
             style={{
               top: Math.min(height - 48, Math.max(48, right.y)),
               left: place.centre + wall + 24,

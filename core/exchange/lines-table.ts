@@ -1,4 +1,4 @@
-import { type FormulaDocument, type Walk, kindOf, namesIn, relationInWords } from "../formula";
+import { type FormulaDocument, type Walk, titleWithPan, namesIn, relationInWords } from "../formula";
 
 /** One line of a formula as a row of a table. */
 export interface LineRow {
@@ -20,7 +20,7 @@ export const linesTable = (document: FormulaDocument, walked: Walk): LineRow[] =
     const { step } = state;
     const common = {
       step: i + 1,
-      what: kindOf(step).title(
+      what: titleWithPan(
         step,
         state.lines.map(l => l.name),
       ),

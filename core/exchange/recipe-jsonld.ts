@@ -1,4 +1,4 @@
-import { type FormulaDocument, type Walk, costOf, kindOf } from "../formula";
+import { type FormulaDocument, type Walk, costOf, kindOf, titleWithPan } from "../formula";
 import { printKilograms, printMass, s } from "../ground/quantity";
 
 /** Seconds as an ISO 8601 duration: "PT4H30M". */
@@ -37,8 +37,8 @@ export function formulaAsRecipe(document: FormulaDocument, walked: Walk): object
       return {
         "@type": "HowToStep",
         position: i + 1,
-        name: bare(kind.title(step, names)),
-        text: bare([kind.title(step, names), kind.detail(step), step.remark].filter(Boolean).join(" · ")),
+        name: bare(titleWithPan(step, names)),
+        text: bare([titleWithPan(step, names), kind.detail(step), step.remark].filter(Boolean).join(" · ")),
         ...(state && { timeRequired: isoDuration(s(state.durationS)) }),
       };
     }),

@@ -50,7 +50,7 @@ export {
 } from "./walk/kitchen";
 export { type Computed, type ResolvedLine, type StepKind, type Tick, fieldsOf } from "./steps/kind";
 export type { StepField } from "./steps/field";
-export { STEP_KINDS, type Step, type StepKindName, kindOf, placeOf } from "./steps";
+export { STEP_KINDS, type Step, type StepKindName, kindOf, placeOf, titleWithPan } from "./steps";
 export { type StateAfterStep, type Walk, finalState, indexBefore, potBefore } from "./walk/walked";
 export { type Walking, applyStep, beginWalk, walk } from "./walk/walk";
 export {

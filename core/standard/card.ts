@@ -7,6 +7,7 @@ import {
   cautionsAt,
   keepsDays,
   detailOf,
+  titleWithPan,
   kindOf,
   labelOf,
   misnamed,
@@ -174,7 +175,7 @@ function stepOf(
   const { mark, vessel } = state ?? {};
   return {
     id: step.id,
-    title: kind.title(step, state?.lines.map(line => line.name) ?? []),
+    title: titleWithPan(step, state?.lines.map(line => line.name) ?? []),
     detail: detailOf(step, state),
     remark: step.remark,
     why: step.why,

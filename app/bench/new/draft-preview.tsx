@@ -1,5 +1,13 @@
 import { useMemo } from "react";
-import { type FormulaDocument, type Kitchen, costOf, kindOf, relationInWords, walk } from "~/core/formula";
+import {
+  type FormulaDocument,
+  type Kitchen,
+  costOf,
+  kindOf,
+  relationInWords,
+  titleWithPan,
+  walk,
+} from "~/core/formula";
 import { g, printDuration, printMass, printNumber } from "~/core/ground/quantity";
 
 /** What a formula that is not made yet would give, and its steps in short. */
@@ -37,7 +45,7 @@ export function DraftPreview({ document, kitchen }: { document: FormulaDocument;
               <span className="font-display text-faded">{i + 1}</span>
               <div>
                 <p className="leading-snug">
-                  <span className="font-semibold">{kindOf(step).title(step, names)}</span>{" "}
+                  <span className="font-semibold">{titleWithPan(step, names)}</span>{" "}
                   <span className="text-sm text-faded">{kindOf(step).detail(step)}</span>
                 </p>
                 {state && state.lines.length > 0 && (

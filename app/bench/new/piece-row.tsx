@@ -6,6 +6,7 @@ import {
   blankFormula,
   fieldsOf,
   kindOf,
+  titleWithPan,
   nameOfFormula,
   namesIn,
   parseRelation,
@@ -50,7 +51,7 @@ export function PieceRow({
       <div className="min-w-0">
         <p className="text-sm text-faded">“{piece.text}”</p>
         <p className="leading-snug">
-          <span className="font-semibold">{kindOf(step).title(step, names)}</span>{" "}
+          <span className="font-semibold">{titleWithPan(step, names)}</span>{" "}
           <span className="text-sm text-faded">{kindOf(step).detail(step)}</span>
         </p>
         {step.lines.length > 0 && (

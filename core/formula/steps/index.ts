@@ -23,6 +23,7 @@ import { liaison } from "./liaison";
 import { lift } from "./lift";
 import { mount } from "./mount";
 import { note } from "./note";
+import { panOf } from "./pan";
 import { pass } from "./pass";
 import { poach } from "./poach";
 import { portion } from "./portion";
@@ -111,4 +112,12 @@ export const kindOf = (step: Step): StepKind<Step> => STEP_KINDS[step.kind] as u
 export function placeOf(step: Step): Place {
   const { place } = kindOf(step);
   return typeof place === "function" ? place(step) : place;
+}
+
+/** What a step does, with the pan it is done in where that is not the main pot: "In the cream pan: reduce to 60 %". */
+export function titleWithPan(step: Step, names: readonly string[]): string {
+  const title = kindOf(step).title(step, names);
+  return step.pan && panOf(step)
+    ? `In the ${step.pan.trim()}: ${title.charAt(0).toLowerCase()}${title.slice(1)}`
+    : title;
 }

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { POOLS, type PotState, accountedFor, potMass } from "../../things/pot";
 import { fold, type RunEvent } from "../../run";
+import { formulaAsRecipe, linesTable } from "../../exchange";
 import { type FormulaDocument, type Step, finalState, walk } from "..";
 import { STEP_KINDS, type StepKindName } from "../steps";
 import { WalkCache } from "./walk-cache";
@@ -171,4 +172,12 @@ describe("two pans at the stove", () => {
     );
     expect(state.steps[4]?.foreseen?.massG).toBeCloseTo(1720, 0);
   });
+});
+
+test("a card, a table and recipe data say in which pan a step is done", () => {
+  const document = creamApart();
+  const walked = walk(document, kitchen);
+  const said = linesTable(document, walked).map(row => row.what);
+  expect(said).toContain("In the cream pan: reduce to half");
+  expect(JSON.stringify(formulaAsRecipe(document, walked))).toContain("In the cream pan: reduce to half");
 });
