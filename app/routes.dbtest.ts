@@ -156,6 +156,18 @@ describe("a batch", () => {
   });
 });
 
+test("the list of formulas is found by the body of what they make", async () => {
+  const listed = async (q: string) => {
+    const { body } = await answered(formulas.loader(await argsFor(get(`bench?q=${q}`))));
+    return body as { formulas: { name: string; body: string | null }[]; bodiesLeft: number };
+  };
+  const nappe = await listed("nappe");
+  expect(nappe.bodiesLeft).toBe(0);
+  expect(nappe.formulas.length).toBeGreaterThan(0);
+  expect(nappe.formulas.every(f => f.body === "nappe" || /nappe/i.test(f.name))).toBe(true);
+  expect((await listed("standing")).formulas.map(f => f.name)).toContain("Walnut-oil mayonnaise");
+});
+
 describe("a formula saved on the Bench", () => {
   const save = async (value: unknown) =>
     answered(bench.action(await argsFor(sentJson(value), { formulaId: STOCK_ID })));

@@ -121,10 +121,12 @@ export interface MeantWord {
   readonly families: readonly string[];
   /** Ingredients called so, or that hold an allergen called so. */
   readonly ingredients: readonly string[];
+  /** Formulas it fits for what they make. */
+  readonly formulas: readonly string[];
 }
 
 /** Whether a formula bears a word: by its name, its base, its school, its family, or something that goes into it. */
-function holds({ word, families, ingredients }: MeantWord) {
+function holds({ word, families, ingredients, formulas }: MeantWord) {
   const part = `%${escaped(word)}%`;
   const at = (path: string) => sql`json_unquote(json_extract(${formulaVersion.document}, ${path}))`;
   const inside = sql`exists (select 1 from ${formulaVersion} where ${formulaVersion.id} = ${formula.currentVersionId} and (
@@ -132,7 +134,11 @@ function holds({ word, families, ingredients }: MeantWord) {
     ${families.length ? sql`or ${at("$.family")} in ${families}` : sql``}
     ${ingredients.length ? sql`or ${formulaVersion.document} regexp ${`"larder": ?"(${ingredients.join("|")})"`}` : sql``}
   ))`;
-  return or(like(formula.name, part), inside);
+  return or(
+    like(formula.name, part),
+    inside,
+    formulas.length ? inArray(formula.id, [...formulas]) : undefined,
+  );
 }
 
 /** When formulas were last cooked, by their ids. */

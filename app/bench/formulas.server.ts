@@ -1,14 +1,14 @@
 import { FAMILIES } from "~/core/families";
 import { openKitchen, walk, panOf } from "~/core/formula";
 import { printKilograms, g } from "~/core/ground/quantity";
-import { bandOf } from "~/core/laws/texture";
+import { BANDS, bandOf } from "~/core/laws/texture";
 import { ALLERGENS, ALLERGEN_IDS, type Ingredient, plainName } from "~/core/things/larder";
-import { type MeantWord, database, lastCooked, listFormulas } from "~/data";
+import { type KitchenSnapshot, type MeantWord, database, lastCooked, listFormulas } from "~/data";
 import type { Route } from "./+types/formulas";
 import { drawnOnBy, snapshotOf } from "../kitchen/kitchen.server";
 import { Lately } from "../lately.server";
 import { pageAsked, pagesOf, partOf } from "../page.server";
-import { requirePerson } from "../people/person.server";
+import { type SectionWithPerson, requirePerson } from "../people/person.server";
 
 export async function loader({ context, request }: Route.LoaderArgs) {
   const section = requirePerson(context, request);
@@ -16,9 +16,17 @@ export async function loader({ context, request }: Route.LoaderArgs) {
   const asked = pageAsked(request);
   const { db } = database();
   const snapshot = await snapshotOf(section);
+  const meant = meantBy(asked.words, snapshot.ingredients);
+  // What a formula makes is worked out, not stored: only who asks for a body waits for it.
+  const bodies = meant.some(word => word.bodies.length)
+    ? await bodiesOf(section, snapshot, BODIES_WITHIN_MS)
+    : { found: [], left: 0 };
   const { formulas, of } = await listFormulas(db, kitchenId, {
     ...partOf(asked),
-    meant: meantBy(asked.words, snapshot.ingredients),
+    meant: meant.map(word => ({
+      ...word,
+      formulas: bodies.found.filter(one => word.bodies.includes(one.body)).map(one => one.id),
+    })),
   });
   const [cooked, drawn] = await Promise.all([
     lastCooked(db, kitchenId, formulas.map(f => f.id)), // prettier-ignore
@@ -26,16 +34,12 @@ export async function loader({ context, request }: Route.LoaderArgs) {
   ]);
   const kitchen = openKitchen({ ...snapshot, formulas: drawn });
   const outcomes = await Promise.all(
-    formulas.map(f =>
-      // What others of the kitchen change is seen when this one or the larder and kit change; a list may be so much behind.
-      walked.get(`${kitchenId} ${f.versionId} ${f.rowVersion} ${section.revision}`, () =>
-        Promise.resolve(made(f.document, kitchen)),
-      ),
-    ),
+    formulas.map(f => walked.get(keyOf(f, section), () => Promise.resolve(made(f.document, kitchen)))),
   );
   return {
     ...asked,
     of,
+    bodiesLeft: bodies.left,
     pages: pagesOf(of),
     formulas: formulas.map((f, i) => ({
       id: f.id,
@@ -69,11 +73,45 @@ function made(...of: Parameters<typeof walk>): Outcome {
   return { finished: printKilograms(finishedG), body: body === undefined ? null : bandOf(body).name };
 }
 
+// What others of the kitchen change is seen when this one or the larder and kit change; a list may be so much behind.
+const keyOf = (
+  f: { readonly versionId: string; readonly rowVersion: number },
+  { kitchenId, revision }: SectionWithPerson,
+): string => `${kitchenId} ${f.versionId} ${f.rowVersion} ${revision}`;
+
+/** So long a search for a body walks what nobody has walked yet; the rest is looked at the next time, and that is said. */
+const BODIES_WITHIN_MS = 1500;
+
+/** The body words of all formulas that are known within a time, and how many are still to be walked. */
+async function bodiesOf(
+  section: SectionWithPerson,
+  snapshot: KitchenSnapshot,
+  withinMs: number,
+): Promise<{ readonly found: readonly { id: string; body: string }[]; readonly left: number }> {
+  const { formulas } = await listFormulas(database().db, section.kitchenId, { most: MOST_WALKED });
+  const drawn = await drawnOnBy(section, formulas.map(f => f.document)); // prettier-ignore
+  const kitchen = openKitchen({ ...snapshot, formulas: drawn });
+  const until = performance.now() + withinMs;
+  const found: { id: string; body: string }[] = [];
+  let left = 0;
+  for (const f of formulas) {
+    const key = keyOf(f, section);
+    const known = walked.known(key);
+    if (!known && performance.now() > until) {
+      left += 1;
+      continue;
+    }
+    const { body } = await (known ?? walked.get(key, () => Promise.resolve(made(f.document, kitchen))));
+    if (body) found.push({ id: f.id, body });
+  }
+  return { found, left };
+}
+
 /** A shorter word is in too many names to mean one of them. */
 const SHORTEST = 3;
 
-/** What each word may mean: a part of a name, a family, a thing that goes in, an allergen. */
-function meantBy(words: string, ingredients: readonly Ingredient[]): MeantWord[] {
+/** What each word may mean: a part of a name, a family, a thing that goes in, an allergen, a body. */
+function meantBy(words: string, ingredients: readonly Ingredient[]): (MeantWord & { bodies: string[] })[] {
   return words
     .split(/\s+/)
     .filter(Boolean)
@@ -83,6 +121,8 @@ function meantBy(words: string, ingredients: readonly Ingredient[]): MeantWord[]
       const allergens = ALLERGEN_IDS.filter(id => bears(ALLERGENS[id]) || bears(id));
       return {
         word,
+        formulas: [],
+        bodies: BANDS.filter(band => bears(band.name)).map(band => band.name),
         families: FAMILIES.filter(family => bears(family.name)).map(family => family.id),
         ingredients: ingredients
           .filter(i => [i.name, ...i.aliases].some(bears) || i.allergens?.some(a => allergens.includes(a)))

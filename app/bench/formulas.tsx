@@ -40,12 +40,17 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
         pages={pages}
         of={of}
         what={["formula", "formulas"]}
-        placeholder="name, family, main thing, allergen …"
+        placeholder="name, family, main thing, allergen, body …"
       />
+      {loaderData.bodiesLeft > 0 && (
+        <p role="status" className="mt-3 text-sm text-faded">
+          The bodies of {loaderData.bodiesLeft} formulas are not worked out yet: look again in a moment.
+        </p>
+      )}
       {loaderData.formulas.length === 0 && (
         <p className="mt-8">
           {words
-            ? `No formula here is called “${words}”.`
+            ? `No formula here bears “${words}”.`
             : page > 1
               ? "The list ends before this page."
               : "There is no formula in this kitchen yet."}

@@ -28,6 +28,7 @@ export { usualKitchen } from "./walk/usual-kitchen";
 export { flouryIn } from "./steps/blend";
 export { sauceOf } from "./steps/as-sauce";
 export { type ReductionEnd, endAsTyped, endInWords, parseEnd } from "./steps/reduction-end";
+export { type EmulsionOnLine, emulsionOnLine } from "./walk/emulsion-on-line";
 export { type PotBody, bodyAcross, bodyOfPot, emulsionInputOf, emulsionOfPot, servedAtC } from "./walk/body";
 export { type BodyReading, bodyReadingSchema, learnBody } from "./walk/learned-body";
 export { WalkCache } from "./walk/walk-cache";

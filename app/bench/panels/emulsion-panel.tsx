@@ -3,14 +3,13 @@ import {
   type EmulsionInput,
   WINDOWS,
   acidityEstimate,
-  acidityOfParts,
   breakRisk,
   checkStandards,
   emulsionOf,
   kindOfEmulsion,
   massOf,
 } from "~/core/laws/emulsion";
-import { type Line, type StateAfterStep, emulsionInputOf, updateLine } from "~/core/formula";
+import { type EmulsionOnLine, type Line, emulsionOnLine, updateLine } from "~/core/formula";
 import { g, printMass, printNumber } from "~/core/ground/quantity";
 import { bandOf } from "~/core/laws/texture";
 import { Button } from "../../ui/button";
@@ -26,11 +25,9 @@ import type { PanelProps } from "./panel-props";
 
 /** Oil in water: how full it is, what threatens it, how the oil goes in, and what takes it up again when it splits. */
 export function EmulsionPanel({ formula, kitchen, walked }: PanelProps) {
-  const beaten = walked.states.filter(state => state.step.kind === "emulsify");
-  const state = beaten.at(-1);
-  const input = state ? emulsionInputOf(state.pot) : null;
-  return state && input ? (
-    <OnTheLine formula={formula} kitchen={kitchen} walked={walked} state={state} input={input} />
+  const found = emulsionOnLine(walked, kitchen.facts);
+  return found ? (
+    <OnTheLine formula={formula} kitchen={kitchen} walked={walked} found={found} />
   ) : (
     <EmulsionBuilder formula={formula} facts={kitchen.facts} />
   );
@@ -40,32 +37,40 @@ function OnTheLine({
   formula,
   kitchen,
   walked,
-  state,
-  input: found,
-}: PanelProps & { state: StateAfterStep; input: EmulsionInput }) {
+  found: { state, input: inPot, way, acidity },
+}: PanelProps & { found: EmulsionOnLine }) {
   const [oil, setOil] = useState<number | null>(null);
   const [temperatureC, setTemperature] = useState<number | null>(null);
   const [pace, setPace] = useState(1);
   const [pH, setPH] = useState<number | null>(null);
-  const oilG = oil ?? found.oilG;
+  const oilG = oil ?? inPot.oilG;
   const input: EmulsionInput = {
-    ...found,
+    ...inPot,
     oilG,
-    temperatureC: temperatureC ?? found.temperatureC,
+    temperatureC: temperatureC ?? inPot.temperatureC,
     ...(pH !== null && { measuredPH: pH }),
   };
   const kind = kindOfEmulsion(input);
   const window = WINDOWS[kind];
   const made = emulsionOf(input, kitchen.facts);
-  const acid = acidityEstimate(acidityOfParts(input.parts), pH ?? undefined);
+  const acid = acidityEstimate(acidity, pH ?? undefined);
   const risk = breakRisk({ ...input, kind, pace, ...(acid.ok && { pH: acid.value.value }) }, kitchen.facts);
   const phaseG = massOf(input.parts);
   const tool = input.tool ?? "whisk";
-  const oils = state.lines.filter(l => (state.sources.get(l.lineId)?.composition.fat ?? 0) > 90);
-  const onTheLine = oils.reduce((m, l) => m + l.massG, 0);
+  const mounted = way === "mounted";
+  const fat = mounted ? "butterfat" : "oil";
+  // Butter mounted in is thick as the sauce says; what is beaten stands by its droplets.
+  const thickness = made.ok ? ((mounted ? state.body?.thickness : made.value.thickness) ?? 0) : 0;
+  const oils = state.lines.filter(
+    l => (state.sources.get(l.lineId)?.composition.fat ?? 0) > (mounted ? 70 : 90),
+  );
+  const onTheLine = oils.reduce(
+    (m, l) => m + (l.massG * (state.sources.get(l.lineId)?.composition.fat ?? 0)) / 100,
+    0,
+  );
   const take = () => {
     if (!(onTheLine > 0)) return;
-    const more = oilG - found.oilG;
+    const more = oilG - inPot.oilG;
     formula.edit(d =>
       oils.reduce(
         (doc, l) =>
@@ -85,7 +90,7 @@ function OnTheLine({
         <p className="text-sm">
           {made.ok && (
             <>
-              <strong>{printNumber(100 * made.value.fatVolume, 1)} %</strong> oil by volume,{" "}
+              <strong>{printNumber(100 * made.value.fatVolume, 1)} %</strong> {fat} by volume,{" "}
               {printNumber(100 * made.value.oilShare, 1)} % by weight
             </>
           )}
@@ -94,12 +99,12 @@ function OnTheLine({
       <div className="space-y-4">
         {made.ok ? (
           <p className="font-display text-xl font-semibold">
-            body {printNumber(made.value.thickness ?? 0)}, {bandOf(made.value.thickness ?? 0).name}
+            body {printNumber(thickness)}, {bandOf(thickness).name}
             <span className="ml-2 text-sm font-normal text-faded">
-              2 % more oil moves it by {printNumber(made.value.perOil, 1)};{" "}
+              2 % more {fat} moves it by {printNumber(made.value.perOil, 1)};{" "}
               {Number.isFinite(made.value.capacityUsed)
                 ? `emulsifier ${printNumber(100 * made.value.capacityUsed)} % used`
-                : "nothing in it holds oil"}
+                : `nothing in it holds ${fat}`}
             </span>
           </p>
         ) : (
@@ -115,8 +120,8 @@ function OnTheLine({
             <span className="text-faded">
               {risk.score} of 100;{" "}
               {risk.oilLeftG > 0
-                ? `${printMass(g(risk.oilLeftG))} more oil before it is tight`
-                : `${printMass(g(-risk.oilLeftG))} of oil past tight`}
+                ? `${printMass(g(risk.oilLeftG))} more ${fat} before it is tight`
+                : `${printMass(g(-risk.oilLeftG))} of ${fat} past tight`}
             </span>
           </p>
           <ul className="mt-1 space-y-1 text-sm">
@@ -135,9 +140,9 @@ function OnTheLine({
         </div>
         <div className="flex flex-wrap items-start gap-3">
           <TypedField
-            label="oil"
+            label={fat}
             shown={printMass(g(oilG))}
-            read={readMass("The oil")}
+            read={readMass(`The ${fat}`)}
             onRead={setOil}
             width="w-28"
           />
@@ -149,7 +154,7 @@ function OnTheLine({
             width="w-20"
           />
           <TypedField
-            label="oil, times the usual pace"
+            label={`${mounted ? "butter" : "oil"}, times the usual pace`}
             shown={`${printNumber(pace, 1)}`}
             read={readWithin("The pace", "", 0, 20)}
             onRead={setPace}
@@ -163,18 +168,18 @@ function OnTheLine({
             hint={acid.ok && pH === null ? `estimated ${printNumber(acid.value.value, 1)}` : undefined}
             width="w-20"
           />
-          {oil !== null && Math.abs(oil - found.oilG) > 0.05 && oils.length > 0 && (
+          {oil !== null && Math.abs(oil - inPot.oilG) > 0.05 && oils.length > 0 && (
             <Button look="act" onClick={take}>
-              Take this much oil
+              Take this much {mounted ? "butter" : "oil"}
             </Button>
           )}
         </div>
         <EmulsionRescue input={input} facts={kitchen.facts} />
-        <EggSwitch formula={formula} kitchen={kitchen} walked={walked} pH={pH} />
+        {!mounted && <EggSwitch formula={formula} kitchen={kitchen} walked={walked} pH={pH} />}
       </div>
       <div className="space-y-4 text-sm">
-        <OilStages phaseG={phaseG} oilG={oilG} tool={tool} facts={kitchen.facts} />
-        {oils.length > 0 && (
+        {!mounted && <OilStages phaseG={phaseG} oilG={oilG} tool={tool} facts={kitchen.facts} />}
+        {!mounted && oils.length > 0 && (
           <OilBlend
             oils={oils.map(l => ({
               neutral: state.sources.get(l.lineId)?.carries?.neutral === true,

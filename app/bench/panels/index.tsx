@@ -14,6 +14,7 @@ import { SaltPanel } from "./salt-panel";
 import { ScalePanel } from "./scale-panel";
 import { TastePanel } from "./taste-panel";
 import { SchoolsPanel } from "./schools-panel";
+import { sheetsThatSpeak } from "./sheets-that-speak";
 
 const PANELS = {
   schools: "Schools",
@@ -51,9 +52,17 @@ export function Panels({
   burnerId: string;
 }) {
   const props = { formula, kitchen, walked, burnerId };
+  const speak = sheetsThatSpeak(formula.document, walked, kitchen);
+  const quiet = (Object.keys(PANELS) as PanelId[]).filter(id => speak[id] === false && id !== open);
   return (
     <>
-      <PanelBar open={open} onOpen={onOpen} formulaId={formulaId} versionId={versionId} />
+      <PanelBar
+        open={open}
+        onOpen={onOpen}
+        quiet={quiet.join(" ")}
+        formulaId={formulaId}
+        versionId={versionId}
+      />
       {open && (
         <section
           aria-label={PANELS[open]}
@@ -80,36 +89,44 @@ export function Panels({
 const PanelBar = memo(function PanelBar({
   open,
   onOpen,
+  quiet,
   formulaId,
   versionId,
 }: {
   open: PanelId | null;
   onOpen: (panel: PanelId | null) => void;
+  /** Ids of the sheets that have nothing to say of this formula, with spaces between. */
+  quiet: string;
   formulaId: string;
   versionId: string;
 }) {
   const link = "text-faded hover:text-copper";
+  const silent = new Set(quiet.split(" "));
+  const ids = Object.keys(PANELS) as PanelId[];
   return (
     <div
       role="group"
       aria-label="The whole formula"
       className="flex flex-wrap gap-x-5 gap-y-1 px-4 pb-3 text-sm sm:px-6"
     >
-      {(Object.keys(PANELS) as PanelId[]).map(id => (
-        <button
-          key={id}
-          type="button"
-          aria-expanded={open === id}
-          onClick={() => onOpen(open === id ? null : id)}
-          className={
-            open === id
-              ? "font-bold underline decoration-copper decoration-2 underline-offset-4"
-              : "hover:text-copper"
-          }
-        >
-          {PANELS[id]}
-        </button>
-      ))}
+      {ids
+        .filter(id => !silent.has(id))
+        .map(id => (
+          <button
+            key={id}
+            type="button"
+            aria-expanded={open === id}
+            onClick={() => onOpen(open === id ? null : id)}
+            className={
+              open === id
+                ? "font-bold underline decoration-copper decoration-2 underline-offset-4"
+                : "hover:text-copper"
+            }
+          >
+            {PANELS[id]}
+          </button>
+        ))}
+      {quiet && <MoreSheets ids={ids.filter(id => silent.has(id))} onOpen={onOpen} />}
       <span className="flex flex-wrap gap-x-5 sm:ml-auto">
         <Link to={`/bench/${formulaId}/versions`} className={link}>
           Versions
@@ -125,6 +142,44 @@ const PanelBar = memo(function PanelBar({
     </div>
   );
 });
+
+/** Sheets that would only show an example here: still to be had. */
+function MoreSheets({ ids, onOpen }: { ids: readonly PanelId[]; onOpen: (panel: PanelId) => void }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="text-faded hover:text-copper">more</Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={6}
+          className="z-40 rounded-lg border border-rule bg-enamel p-2 shadow-lg"
+        >
+          {ids.map(id => (
+            <Popover.Close key={id} asChild>
+              <button
+                type="button"
+                onClick={() => onOpen(id)}
+                className="block w-full rounded-md px-3 py-1.5 text-left hover:bg-linen"
+              >
+                <span className="font-semibold">{PANELS[id]}</span>{" "}
+                <span className="text-faded">{NOT_HERE[id]}</span>
+              </button>
+            </Popover.Close>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** Why a sheet stands back. */
+const NOT_HERE: Readonly<Partial<Record<PanelId, string>>> = {
+  schools: "this formula follows no family",
+  binding: "nothing binds it yet",
+  emulsion: "nothing is beaten in; one can be built",
+  puree: "it is no purée; one can be worked out",
+  fixes: "there is no sauce yet",
+};
 
 const FILES = [
   ["json", "whole, for another Hondaro"],

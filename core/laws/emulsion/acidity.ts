@@ -45,6 +45,34 @@ export interface AcidityInput {
   readonly buffers?: Readonly<Partial<Record<BufferId, number>>>;
   readonly citrusG?: number;
   readonly sodaG?: number;
+  /** Strong base besides, mol: the potassium of wine and fruit. */
+  readonly baseMol?: number;
+}
+
+/**
+ * Potassium that comes along with an acid of fruit or wine, mol per mol of what is titrated: wine of 6 g/l tartaric acid holds
+ * about 1 g/l of it, lemon juice 1.4 g/l at 55 g/l citric. Source: composition of wines and juices, from memory.
+ */
+const POTASSIUM: Readonly<Record<AcidId, number>> = {
+  acetic: 0,
+  citric: 0.035,
+  malic: 0.2,
+  tartaric: 0.35,
+  lactic: 0.1,
+};
+
+/** Acids as they are titrated, g, with the salts of them that come along: those make wine less sour than its acid alone. */
+export function withTheirSalts(
+  titrated: Readonly<Partial<Record<AcidId, number>>>,
+): Required<Pick<AcidityInput, "acids" | "baseMol">> {
+  const known = Object.entries(titrated) as [AcidId, number][];
+  return {
+    acids: Object.fromEntries(known.map(([id, grams]) => [id, grams * (1 + POTASSIUM[id])])),
+    baseMol: known.reduce(
+      (mol, [id, grams]) => mol + (POTASSIUM[id] * grams * ACIDS[id].pK.length) / ACIDS[id].molarG,
+      0,
+    ),
+  };
 }
 
 /** Protons an acid has given away, mol per mol. */
@@ -91,7 +119,8 @@ export function acidity(input: AcidityInput): Result<number> {
       message: "Three tenths of it would be pure acid: check the vinegar.",
     });
   const base =
-    (CITRUS_BASE * (input.citrusG ?? 0)) / phaseG + ((input.sodaG ?? 0) / SODA_G_PER_MOL / phaseG) * 1000;
+    (CITRUS_BASE * (input.citrusG ?? 0)) / phaseG +
+    (1000 * ((input.sodaG ?? 0) / SODA_G_PER_MOL + (input.baseMol ?? 0))) / phaseG;
   const acids = (Object.entries(input.acids) as [AcidId, number][]).map(([id, grams]) => ({
     mol: (1000 * (grams / ACIDS[id].molarG)) / phaseG,
     pK: ACIDS[id].pK,

@@ -28,12 +28,22 @@ interface Recipe {
   readonly salt: number;
 }
 
+/** Butterfat to a gram of the milk solids that came with it: those of whole butter. Source: composition of butter, from memory. */
+export const OIL_PER_BUTTER_SOLIDS = 41;
+
 /** Common practice, no source; the yolk’s share is the safe limit of the model. */
 const RECIPES: Readonly<Record<BuildKind, Recipe>> = {
   mayonnaise: { holder: "yolk", acid: 0.55, mustard: 0.25, garlic: 0, salt: 0.07 },
   aioli: { holder: "yolk", acid: 0.4, mustard: 0, garlic: 0.3, salt: 0.07 },
   hollandaise: { holder: "yolk", oilPerHolder: 4.2, acid: 0.3, mustard: 0, garlic: 0, salt: 0.04 },
-  "beurre-blanc": { holder: "butter solids", oilPerHolder: 41, acid: 0.5, mustard: 0, garlic: 0, salt: 0.03 },
+  "beurre-blanc": {
+    holder: "butter solids",
+    oilPerHolder: OIL_PER_BUTTER_SOLIDS,
+    acid: 0.5,
+    mustard: 0,
+    garlic: 0,
+    salt: 0.03,
+  },
   "egg-white": { holder: "egg white", acid: 0.25, mustard: 0, garlic: 0, salt: 0.03 },
 };
 

@@ -7,6 +7,7 @@ import {
   type PhaseId,
   acidity,
   acidityOfParts,
+  withTheirSalts,
   breakRisk,
   buildEmulsion,
   checkStandards,
@@ -170,6 +171,20 @@ describe("emulsions against their check rows (D-1 to D-16)", () => {
     expect(e.fatVolume).toBeCloseTo(0.8599, 3);
     expect(e.capacityUsed).toBeCloseTo(1.429, 2);
     expect(e.thickness).toBeCloseTo(84.74, 1);
+  });
+});
+
+// Ranges of pH as food composition handbooks give them, from memory.
+describe("what is titrated comes with its potassium: as sour as the bottle, not as the bare acid", () => {
+  it.each([
+    ["dry white wine", { tartaric: 4, malic: 2 }, 2.9, 3.6],
+    ["lemon juice", { citric: 55 }, 2.2, 2.6],
+    ["verjus", { malic: 20, tartaric: 8 }, 2.5, 3.2],
+    ["cider", { malic: 5 }, 2.9, 3.8],
+  ])("%s", (_, acids, lo, hi) => {
+    const pH = valueOf(acidity({ phaseG: 1000, ...withTheirSalts(acids) }));
+    expect(pH).toBeGreaterThan(lo);
+    expect(pH).toBeLessThan(hi);
   });
 });
 
