@@ -8,7 +8,8 @@ const SHORT: Readonly<Record<string, string>> = {
   lb: "pound", lbs: "pound", oz: "ounce", temp: "temperature", mils: "ml", mil: "ml", gr: "g", gms: "g", kilo: "kg",
   kilos: "kg", chx: "chicken", bchamel: "bechamel", choc: "chocolate", med: "medium", lg: "large", sm: "small",
   decilitre: "dl", decilitres: "dl", abt: "about", corfl: "cornflour", marg: "margarine", crm: "cream", wht: "white",
-  brn: "brown", bal: "balsamic", cov: "covers", ltr: "l", ltrs: "l", lt: "l", pepr: "pepper", parsl: "parsley",
+  brn: "brown", br: "brown", wh: "white", chick: "chicken", mirep: "mirepoix", clarif: "clarified", thru: "through",
+  yoke: "yolk", yokes: "yolks", juce: "juice", bal: "balsamic", cov: "covers", ltr: "l", ltrs: "l", lt: "l", pepr: "pepper", parsl: "parsley",
 }; // prettier-ignore
 
 export const ABBREVIATIONS: ReadonlyMap<string, string> = new Map(Object.entries(SHORT));

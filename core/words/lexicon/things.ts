@@ -1,6 +1,7 @@
 import { type Ingredient, ingredientCalled, letterDistance, plainName } from "../../things/larder";
 import { unitCalled } from "../text/amounts";
 import { isNumberWord } from "../text/numbers";
+import { FRENCH } from "./french";
 import type { Token } from "../text/tokens";
 import { isParticiple, verbCalled } from "./verbs";
 import { FILLER, HARMLESS, HERB_PARTS, IN_THE_POT, MEASURING, SHAPES, TOOLS } from "./words";
@@ -288,6 +289,7 @@ const MEANT: Readonly<Record<string, string>> = {
   lemons: "lemon juice",
   lime: "lime juice",
   limes: "lime juice",
+  ...FRENCH,
 };
 
 const lastWord = (name: string): string =>

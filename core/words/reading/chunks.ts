@@ -122,7 +122,13 @@ export function chunksOf(tokens: readonly Token[], lexicon: Lexicon): Chunk[] {
       (WHEN.test(plain) && !(plain === "so" && !isSoThat(tokens, i)) && plain !== "or") ||
       (SOON.test(plain) && isClauseAhead(tokens, i))
     ) {
-      push({ type: "aside", from: i, to: endOfWhen(tokens, i), words: "" });
+      const to = endOfWhen(tokens, i);
+      // "a pan, where they were fried in 20 g of butter": what goes in there is no aside.
+      if (/^(?:where|which)$/.test(plain) && someMeasured(tokens, i, to + 1)) {
+        push({ type: "mark", mark: ";", from: i, to: i + 1 });
+        continue;
+      }
+      push({ type: "aside", from: i, to, words: "" });
       continue;
     }
     if (/^(?:like|as|than|colour|color|smells?)$/.test(plain) && isComparison(tokens, i)) {
@@ -302,6 +308,8 @@ function amountOfBefore(
   amount: SaidAmount,
 ): ThingChunk | null {
   if (plainAt(tokens, amount.to) === "at" && plainAt(tokens, amount.to + 1) === "a") return null;
+  // "1.2 kg in all" is all of it together.
+  if (/^(?:in (?:all|total)|altogether|all told)\b/.test(join(tokens, amount.to, amount.to + 2))) return null;
   if (amount.each) return null;
   let k = chunks.length - 1;
   let unknown: ThingChunk | null = null;
@@ -454,6 +462,11 @@ function ofSomeKind(tokens: readonly Token[], i: number, amount: SaidAmount): Na
 const OF_SOME_KIND = /^(?:stock|broth|jus|fat|meat|fish|bones|berries|fruit|cheese|juice|liquor)$/;
 const ENDS_AT =
   /\b(?:to|until|till|down|per|every|each|makes?|have|has|had|yields?|gives?|gave|left|leave|leaves|all but|keep|kept|about|close to|of)$/;
+
+const someMeasured = (tokens: readonly Token[], from: number, to: number): boolean => {
+  for (let i = from; i < to; i++) if (isMeasured(tokens, i)) return true;
+  return false;
+};
 
 const isMeasured = (tokens: readonly Token[], i: number): boolean => {
   const kind = amountAt(tokens, i)?.unit?.kind;

@@ -159,8 +159,17 @@ export abstract class GoesIn extends State {
     const { amount } = chunk ?? {};
     if (!amount?.unit || (amount.unit.kind !== "mass" && amount.unit.kind !== "volume")) return;
     const massG = amount.number.value * amount.unit.factor;
+    // "two tins of tomatoes, 800 g each, and 100 ml of oil": what has its own measure is none of them.
+    const things = clause.things.filter(t => !t.aside);
+    const measured = (i: number) => {
+      const kind = things.length === said.length ? things[i]?.amount?.unit?.kind : undefined;
+      return (
+        (kind === "mass" || kind === "volume") &&
+        things.some(t => !t.amount || t.amount.unit?.kind === "count" || !t.amount.unit)
+      );
+    };
     said.forEach((one, i) => {
-      if (isLiquid(one.ingredient) && one.massG !== null) return;
+      if ((isLiquid(one.ingredient) && one.massG !== null) || measured(i)) return;
       if (one.massG === null && !one.relation)
         said[i] = { ...one, massG, said: printNumber(massG), guessed: false };
       else {

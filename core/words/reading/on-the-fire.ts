@@ -17,7 +17,7 @@ export abstract class OnTheFire extends GoesIn {
   protected panKind(T: string, has: (...of: Sense[]) => boolean): "brown" | "sweat" | null {
     if (has("brown") && !/\bsoft\b/.test(T)) return "brown";
     if (has("sweat")) return "sweat";
-    return /\b(?:golden|gold|brown|colou?r|dark|darkens?|deep|caramel|toasty|nutty|pink|straw|tea|high|hard|crushed and fried|fast)\b/.test(
+    return /\b(?:golden|gold|brown|colou?r|dark|darkens?|deep|caramel|crisp|crispy|toasty|nutty|pink|straw|tea|high|hard|crushed and fried|fast)\b/.test(
       T,
     ) && !/\b(?:gently|low|soft)\b/.test(T)
       ? "brown"

@@ -24,7 +24,7 @@ const FIRST = /\b(?:main|first|big|large) (?:pan|pot|saucepan)\b/;
 const WHAT_IS_IN_IT =
   /^(?:sauce|liquor|liquid|mix|mixture|base|reduction|soup|broth|stock|gravy|jus|bisque|rest|veloute|pot|pan|bechamel|syrup|caramel|gastrique)$/;
 const THE_LIQUOR =
-  /\b(?:reduce|boil|simmer|season|strain|pass|skim|thicken|bind) (?:down )?the (?:\w+ )?(?:sauce|stock|liquor|liquid|broth|soup|jus|gravy)\b/;
+  /\b(?:reduce|boil|simmer|season|strain|pass|skim|thicken|bind) (?:down )?the (?:\w+ )?(?:sauce|stock|liquor|liquid|broth|soup|jus|gravy)\b|\bthe (?:sauce|stock|liquor|liquid|broth|soup|jus|gravy) (?:is|was|gets) (?:reduced|boiled|simmered|seasoned|strained|thickened)\b/;
 const IT = /\b(?:it|them|this|that|these|those|everything|all)\b/;
 const JOINS: readonly Sense[] = [
   "add",

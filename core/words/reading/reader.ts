@@ -28,9 +28,13 @@ import {
 import type { Clause } from "./clauses";
 import type { Per, Reading } from "./in-reading";
 import { isEstimate, isFat, isLiquid, isSeasoning, isSugar, isYolk } from "./kinds-of-things";
+import { lostAmounts } from "./lost";
 import { Pans } from "./pans";
 import { type SaidIngredient, nameOf } from "./pool";
 import { NOTHING } from "./things-said";
+
+/** From here on what is left on the fire cooks, °C. Our estimate. */
+const LEAST_SIMMER_C = 75;
 
 const WORKS_ON_WHAT_IS_THERE: ReadonlySet<Sense> = new Set([
   "strain",
@@ -51,7 +55,20 @@ export class Reader extends Pans {
     const per = perOf(clauses[0]);
     void heading;
     this.alone = clauses.length === 1;
+    const from = this.pieces.length;
     clauses.forEach(clause => this.clause(clause, per));
+    this.tellsWhatIsLost(Math.max(0, from - 1));
+  }
+
+  /** A figure that came to nothing is told where it was said. */
+  private tellsWhatIsLost(from: number): void {
+    const listed = this.pool.entries.map(entry => entry.said);
+    const at = this.last;
+    for (const text of lostAmounts(this.tokensOfClause, this.pieces.slice(from), listed)) {
+      if (at)
+        at.doubts.push(`“${text}” was read as nothing that goes in and no end. Type it where it belongs.`);
+      else this.unread.push(text);
+    }
   }
 
   /** A line of the list: what it names waits until the method says what becomes of it. */
@@ -388,6 +405,9 @@ export class Reader extends Pans {
           : undefined;
       return this.degreased(clause, leaveG);
     }
+    // "8 hours at just under the simmer, skimmed for the first": it is cooked, and skimmed while it is.
+    if (has("skim") && main === "skim" && time && time.min >= 30 && /\b(?:simmer|boil|murmur)\b/.test(T))
+      return this.simmers(clause, [], { T, time, c, lid, has }, []);
     if (has("skim") && main === "skim")
       return last?.kind === "skim" ? this.remarkOn(clause) : this.piece("skim", clause, []);
     if (this.putsBack(clause, T, has)) {
@@ -460,6 +480,13 @@ export class Reader extends Pans {
       const rubbed = /\b(?:rub|rubbed|push|pushed|forc\w+|work|worked)\b[^,.;]*\bthrough\b/.test(T);
       const kind: StepKindName =
         this.blended || rubbed || /\b(?:mouli|mill|tamis|drum)\b/.test(T) ? "pass" : "strain";
+      // "blend w. 250 butter, tamis": first the one, then the other.
+      if (has("blend") && clause.things.some(t => t.amount)) {
+        const { said, doubts } = this.things(clause, per, true);
+        this.blended = true;
+        this.piece("blend", clause, said, {}, doubts);
+        return this.piece("pass", clause, []);
+      }
       return this.piece(kind, clause, [], kind === "strain" && press ? { press: true } : {});
     }
     if (has("drain") && main === "drain") {
@@ -536,6 +563,9 @@ export class Reader extends Pans {
       !/\bstand back\b/.test(T)
     ) {
       if (main !== "steep" && !time && !has("rest")) return this.remarkOn(clause);
+      // "leave it at 90 °C for 5 hours" is a simmer, whatever it is called.
+      if (has("leave") && this.wet && c !== null && c >= LEAST_SIMMER_C)
+        return this.simmers(clause, [], { T, time, c, lid, has }, []);
       const { said, doubts } = this.things(clause, per, has("steep"));
       const kind: StepKindName = has("rest") && !has("steep", "leave") ? "rest" : "steep";
       return this.piece(kind, clause, said, timed, doubts);

@@ -38,7 +38,15 @@ export function sayThing(
       : [],
   };
   if (!chunk.amount) return base;
-  return amounted(base, chunk.amount, chunk.also, lexicon, words(chunk.amount), words(chunk.also));
+  return amounted(
+    base,
+    chunk.amount,
+    chunk.also,
+    lexicon,
+    words(chunk.amount),
+    words(chunk.also),
+    chunk.amount.from > chunk.from,
+  );
 }
 
 function amounted(
@@ -48,10 +56,22 @@ function amounted(
   lexicon: Lexicon,
   said: string,
   second: string,
+  nounFirst: boolean,
 ): SaidIngredient {
   const { ingredient } = base;
   const name = base.unknown ?? ingredient.name;
   if (amount.unit?.kind === "part") return { ...base, said, parts: amount.number.value };
+  // "shall 60", "wh wine 500": behind the name and so many, nobody counts; a ticket weighs.
+  const weighed = asGrams(amount, ingredient, nounFirst);
+  if (weighed !== null)
+    return {
+      ...base,
+      said,
+      massG: weighed,
+      guessed: true,
+      asks: [`“${said}” of ${name}, of what? ${printNumber(weighed)} g is taken.`],
+      doubts: base.doubts,
+    };
   const main = weigh(amount, ingredient, lexicon.larder);
   const other = also ? weigh(also, ingredient, lexicon.larder) : null;
   const ambiguous = amount.number.ambiguous
@@ -111,6 +131,18 @@ function amounted(
     };
   }
   return { ...base, said, doubts };
+}
+
+/** From here on a bare number behind a name is grams, whatever comes by the piece. */
+const NOBODY_COUNTS = 20;
+/** What weighs less than this a piece is never counted on a ticket, g. */
+const NEVER_COUNTED_G = 0.1;
+
+function asGrams({ unit, number }: SaidAmount, { measures }: Ingredient, nounFirst: boolean): number | null {
+  if (!nounFirst || unit !== null || !number.inFigures) return null;
+  const piece = measures.find(m => m.name === "piece");
+  const light = piece !== undefined && piece.massG < NEVER_COUNTED_G;
+  return number.value >= NOBODY_COUNTS || light ? number.value : null;
 }
 
 /** Two figures for one thing may be off by so much. */

@@ -6,9 +6,19 @@ export function plainText(text: string): string {
     .replace(/[\u00a0\u2009\u202f]/g, " ")
     .replace(/[\u200b-\u200f\ufeff]/g, "")
     .split(/\r?\n/)
+    .flatMap(withoutTable)
     .map(line => line.replace(/[^\S\n]+/g, " ").trimEnd())
     .join("\n")
     .replace(/\n{3,}/g, "\n\n");
+}
+
+/** A row of a Markdown table as a line of a list, its head as a heading; its rule is nothing. */
+function withoutTable(line: string, i: number, lines: readonly string[]): string[] {
+  if (!/^\s*\|.*\|\s*$/.test(line)) return [line];
+  const isRule = (row: string | undefined) => row !== undefined && /^\s*\|[\s:|-]+\|\s*$/.test(row);
+  if (isRule(line)) return [];
+  const cells = line.trim().replace(/^\||\|$/g, "").split("|").map(cell => cell.trim()).filter(Boolean); // prettier-ignore
+  return [isRule(lines[i + 1]) ? `${cells.join(" ")}:` : `- ${cells.join(" ")}`];
 }
 
 const ENTITIES: Readonly<Record<string, string>> = { amp: "&", lt: "<", gt: ">", quot: '"', nbsp: " ", deg: "°", frac12: "½", frac14: "¼", frac34: "¾", eacute: "é", egrave: "è", apos: "'" }; // prettier-ignore

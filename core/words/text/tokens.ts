@@ -59,7 +59,15 @@ export function tokensOf(text: string): Token[] {
       const short = shortOf(written, last, text.slice(base.end));
       if (short) found.push({ ...base, kind: "word", plain: short });
       else found.push({ ...base, kind: "word", plain: plainWord(written) });
-    } else if (written === "." && isShortened(last, text.slice(base.end))) continue;
+    } else if (
+      /^['’′]$/.test(written) &&
+      tight &&
+      last?.kind === "number" &&
+      !/^\p{L}/u.test(text.slice(base.end))
+    )
+      // "35' lid on" is minutes.
+      found.push({ ...base, kind: "word", plain: "minute" });
+    else if (written === "." && isShortened(last, text.slice(base.end))) continue;
     else if (written === "-" && tight && /^\p{L}/u.test(text.slice(base.end)) && last?.kind === "word")
       hyphen = true;
     else found.push({ ...base, kind: "mark", plain: MARKS[written] ?? written });
@@ -106,7 +114,14 @@ function numbersIn(written: string, base: Omit<Token, "kind" | "plain">): Token[
 }
 
 export const plainWord = (word: string): string =>
-  word.toLowerCase().normalize("NFD").replace(/\p{M}/gu, "").replace(/œ/g, "oe").replace(/['’]/g, "");
+  word
+    .toLowerCase()
+    .normalize("NFD")
+    .replace(/\p{M}/gu, "")
+    .replace(/œ/g, "oe")
+    // "d'échalotes", "l'oignon"
+    .replace(/^[dl]['’](?=[aeiouh])/, "")
+    .replace(/['’]/g, "");
 
 /** "2 T butter", "1/2 c flour", "1 t salt": capitals tell a tablespoon from a teaspoon. */
 function shortOf(written: string, last: Token | undefined, rest: string): string | null {
@@ -116,6 +131,8 @@ function shortOf(written: string, last: Token | undefined, rest: string): string
     if (/^c$/i.test(written) && last.value <= 12 && !/^\s*$/.test(rest)) return "cup";
     if (written === "k") return "kg";
   }
+  // "vin rouge" is wine, "vin." vinegar; "2 l ww" is white wine only behind an amount.
+  if (/^vin$/i.test(written) && /^\s*(?:rouge|blanc)/i.test(rest)) return null;
   // "red. 1/2", "red. till it binds".
   if (/^red$/i.test(written) && /^\.?\s*(?:\d|by\b|to\b|till\b|until\b|[½⅓⅔¼¾])/.test(rest)) return "reduce";
   if (written === "S" && /^\s*[+&]\s*P\b/.test(rest)) return "salt";

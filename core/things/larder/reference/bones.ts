@@ -13,7 +13,7 @@ export const BONES: readonly Ingredient[] = [
   entry("duck-carcass", "duck carcasses", { also: ["duck bones"], of: { water: 58, fat: 22, protein: 15, collagen: 4, other: 5 }, from: OURS, solid: "poultry-whole", diet: ["meat", "gelatin"], measures: { piece: [700, 500, 900] } }),
   entry("turkey-carcass", "turkey carcass", { also: ["turkey bones"], of: { water: 63, fat: 13, protein: 19, collagen: 5, other: 5 }, from: OURS, solid: "poultry-bones", diet: ["meat", "gelatin"] }),
   entry("game-bird-carcass", "game-bird carcasses", { also: ["pheasant bones", "partridge bones"], of: { water: 66, fat: 8, protein: 20, collagen: 5, other: 6 }, from: OURS, solid: "poultry-whole", diet: ["meat", "gelatin"] }),
-  entry("beef-bones", "beef marrow and shank bones", { also: ["beef shin bones", "marrow bones"], of: { water: 45, fat: 20, protein: 18, collagen: 7, other: 17 }, from: OURS, solid: "beef-bones", diet: ["meat", "gelatin"] }),
+  entry("beef-bones", "beef marrow and shank bones", { also: ["beef bones", "beef shin bones", "marrow bones"], of: { water: 45, fat: 20, protein: 18, collagen: 7, other: 17 }, from: OURS, solid: "beef-bones", diet: ["meat", "gelatin"] }),
   entry("oxtail", "oxtail", { of: { water: 60, fat: 20, protein: 17, collagen: 5, other: 3 }, from: OURS, solid: "beef-bones", diet: ["meat", "gelatin"] }),
   entry("beef-shin", "shin of beef", { also: ["beef shank meat"], of: { water: 72, fat: 4.5, protein: 22, collagen: 3, other: 1.5 }, solid: "meat", diet: ["meat", "gelatin"] }),
   entry("lamb-bones", "lamb bones", { also: ["mutton bones"], of: { water: 50, fat: 18, protein: 18, collagen: 6.5, other: 14 }, from: OURS, solid: "veal-bones", diet: ["meat", "gelatin"] }),
