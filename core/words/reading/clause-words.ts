@@ -178,7 +178,7 @@ export const rouxColour = (T: string): { colour?: string } =>
       : {};
 
 export const isBringUp = (T: string): boolean =>
-  /\b(?:bring|brought|brings|come|comes|came|raise|up)\b[^.;]*\b(?:boil|simmer|point)\b/.test(T) ||
+  /\b(?:bring|brought|brings|come|comes|came|raise|up)\b[^;]*\b(?:boil|simmer|point)\b/.test(T) ||
   /\b(?:bring|brought)\b (?:it |that |everything |them )?(?:back )?up\b/.test(T) ||
   /\bboils? (?:it )?up\b/.test(T) ||
   /\bup to the boil\b/.test(T) ||
