@@ -4,6 +4,7 @@ import { openKitchen } from "~/core/formula";
 import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/frame";
 import { useKitchenWith, useMadeHere } from "./kitchen/context";
+import { useLive } from "./live/use-live";
 import { QuickSums } from "./sums/quick-sums";
 import { AnswerTakerProvider } from "./sums/answer-taker";
 import { CommandProvider, Key, type ScreenCommand, useCommands, usePalette } from "./ui/commands";
@@ -22,6 +23,7 @@ const SECTIONS = [
 ];
 
 export default function Frame({ loaderData }: Route.ComponentProps) {
+  useLive();
   return (
     <CommandProvider>
       <AnswerTakerProvider>

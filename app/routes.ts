@@ -29,6 +29,7 @@ export default [
   route("api/formulas/:file", "api/formula-file.ts"),
   route("api/formulas", "api/formula-files.ts"),
   route("kitchen/:file", "kitchen/snapshot-file.ts"),
+  route("api/live", "api/live.ts"),
   route("api/words", "api/words.ts"),
   route("api/sums", "api/sums.ts"),
   route("api/sums/:name", "api/sum.ts"),

@@ -23,6 +23,7 @@ export {
   listVersions,
   saveFormula,
 } from "./formulas";
+export { type Logged, loggedSince, pulseOf } from "./log-tail";
 export { findForecast, keepForecast, readBasis } from "./basis";
 export { addBodyReading, undoBodyReading } from "./body-readings";
 export { bringInVersion, goOnFrom, keepVersion } from "./versions";

@@ -5,7 +5,6 @@ import {
   PAYLOAD_VERSION,
   type RunEvent,
   type WeighedLine,
-  readKept,
   notTakenBack,
 } from "../core/run";
 import type { KitchenData } from "../core/formula";
@@ -14,6 +13,7 @@ import { keepBasis } from "./basis";
 import type { Database, Queries } from "./connection";
 import { inserted, isDeadlock, isDuplicate } from "./database-errors";
 import { batch, formulaVersion, person, run, runEvent, runLog } from "./schema";
+import { toEvent } from "./run-rows";
 import { canonical } from "./seen";
 
 export interface StoredRun {
@@ -132,18 +132,6 @@ export const liveRuns = (db: Queries, kitchenId: string): Promise<StoredRun[]> =
     .innerJoin(person, eq(person.id, run.startedBy))
     .where(and(eq(run.kitchenId, kitchenId), isNull(run.finishedAt)))
     .orderBy(asc(run.startedAt));
-
-const toEvent = (row: typeof runEvent.$inferSelect): RunEvent =>
-  readKept(
-    {
-      id: row.id,
-      at: row.at.toISOString(),
-      clockOffsetMs: row.clockOffsetMs,
-      personId: row.personId,
-      payload: row.payload,
-    },
-    row.payloadVersion,
-  );
 
 /** Writes events with the next numbers of their kitchen. */
 async function insertEvents(

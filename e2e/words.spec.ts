@@ -31,7 +31,7 @@ for (const [ids, width, height] of [
   [NARROW, 390, 844],
 ] as const)
   for (const id of ids)
-    test(`${id}, pasted at ${width} px, comes to the Bench`, async ({ page }) => {
+    test(`${id}, pasted at ${width} px, comes to the Bench and to a card`, async ({ page }) => {
       await page.setViewportSize({ width, height });
       await signAs(page, "Noor Adeyi");
       await page.goto("/bench/new/words");
@@ -47,6 +47,8 @@ for (const [ids, width, height] of [
       await read.getByRole("button", { name: "Put it on the Bench" }).click();
       await expect(page.getByRole("textbox", { name: "Name of the formula" })).not.toHaveValue("");
       await expect(page.getByRole("region", { name: "The line" })).toBeVisible();
+      await page.getByRole("link", { name: "Card, print" }).click();
+      await expect(page.getByRole("main").getByRole("listitem").first()).toBeVisible();
     });
 
 test("a thing nobody knows is settled where it stands, and known from then on", async ({ page }) => {

@@ -7,6 +7,7 @@ import helmet from "helmet";
 import { pinoHttp } from "pino-http";
 import { RouterContextProvider } from "react-router";
 import { databaseAwayContext, nonceContext } from "../app/context.server";
+import { endStreams } from "../app/live/stream.server";
 import { closePool, warmPool } from "../app/workers/pool.server";
 import { database } from "../data";
 import { doors, sendRefusal } from "./doors";
@@ -19,6 +20,8 @@ const WRITES_PER_MINUTE = Number(process.env.HONDARO_WRITES_PER_MINUTE ?? 600);
 let draining = false;
 export const beginDraining = (): void => {
   draining = true;
+  // An open stream would keep the server waiting; browsers come back to the next one.
+  endStreams();
 };
 export const close = async (): Promise<void> => {
   await Promise.all([closePool(), database().close()]);
@@ -71,7 +74,8 @@ app.use(
 
 app.use((request, response, next) => {
   // Pages of a kitchen are for whoever asked; no machine between keeps them.
-  if (!/^\/(api\/sums|kitchen\/)/.test(request.path)) response.set("Cache-Control", "private, no-store");
+  if (!/^\/(api\/(?:sums|live)|kitchen\/)/.test(request.path))
+    response.set("Cache-Control", "private, no-store");
   response.locals.nonce = randomBytes(16).toString("base64");
   next();
 });

@@ -5,6 +5,7 @@ import { type RunEnd, appendEvents, database, findRun } from "~/data";
 import type { Route } from "./+types/run-events";
 import type { ProblemCode } from "~/core/ground/result";
 import { sectionContext } from "../context.server";
+import { poke } from "../live/hub.server";
 import { type LoadedRun, foldLive, loadRuns } from "../range/live-run.server";
 import { problemsJson } from "./problem.server";
 
@@ -71,5 +72,6 @@ export async function action({ context, params, request }: Route.ActionArgs): Pr
       outcome.conflicting,
     );
 
+  poke(kitchenId);
   return Response.json({ ok: true, serverNow: Date.now() });
 }

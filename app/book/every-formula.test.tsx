@@ -3,7 +3,7 @@ import type { ComponentProps } from "react";
 import { createRoutesStub } from "react-router";
 import { describe, expect, test } from "vitest";
 import { EVERY_FORMULA } from "~/core/families/testing";
-import { type FormulaDocument, deltaOf, kindOf, openKitchen, walk } from "~/core/formula";
+import { type FormulaDocument, deltaOf, titleWithPan, openKitchen, walk } from "~/core/formula";
 import { type Display, USUAL_DISPLAY } from "~/core/things/house";
 import { DEMO_KITCHEN } from "~/demo/kitchen";
 import { words } from "../bench/panels/testing";
@@ -66,7 +66,7 @@ describe.each(EVERY_FORMULA)("the card of %s", (_, document) => {
     expect(steps).toHaveLength(walked.states.length);
     for (const [i, state] of walked.states.entries()) {
       const text = words(steps[i] ?? null);
-      const title = kindOf(state.step).title(
+      const title = titleWithPan(
         state.step,
         state.lines.map(l => l.name),
       );

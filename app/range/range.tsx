@@ -1,9 +1,10 @@
-import { useEffect, useMemo } from "react";
-import { Link, useRevalidator } from "react-router";
+import { useMemo } from "react";
+import { Link } from "react-router";
 import { basisFrom } from "~/core/formula";
 import { printLength } from "~/core/ground/quantity";
 import type { Route } from "./+types/range";
 import { useKitchen } from "../kitchen/context";
+import { useHeard } from "../live/use-live";
 import { betweenTimes, clockTime, minutesLeft, momentOf } from "../text/format";
 import { buttonClass } from "../ui/button";
 import { PotSection } from "../ui/pot-section";
@@ -14,20 +15,12 @@ import { type PotNow, foldPot, potsAt } from "./pot-now";
 export { loader } from "./range.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
 
-/** What other cooks log appears this often, ms; the clock between is the page's own. */
-const LOOK_AGAIN_MS = 15_000;
-
 export const meta: Route.MetaFunction = () => [{ title: "Range · Hondaro" }];
 
 export default function Range({ loaderData }: Route.ComponentProps) {
-  const { runs } = loaderData;
+  const runs = useHeard(loaderData.runs);
   const kitchen = useKitchen();
   const now = useNow(loaderData.now);
-  const { revalidate } = useRevalidator();
-  useEffect(() => {
-    const timer = setInterval(() => void revalidate(), LOOK_AGAIN_MS);
-    return () => clearInterval(timer);
-  }, [revalidate]);
   // What each was put on in, whatever the kitchen has become since.
   const bases = useMemo(() => runs.map(run => basisFrom(run.basis, kitchen)), [runs, kitchen]);
   const folded = useMemo(

@@ -11,6 +11,8 @@ import {
 } from "~/core/run";
 import type { Route } from "./+types/stove";
 import { useKitchen } from "../kitchen/context";
+import { isLive } from "../live/stream";
+import { useHeard, useLive } from "../live/use-live";
 import { foldPot, potAt, potsAt } from "../range/pot-now";
 import { clockTime } from "../text/format";
 import { QuickSums } from "../sums/quick-sums";
@@ -43,6 +45,9 @@ export default function StovePage({ loaderData }: Route.ComponentProps) {
   );
 }
 
+/** Pots that come and go. */
+const OTHERS: ReadonlySet<string> = new Set(["started", "finished", "abandoned"]);
+
 const STEP_BUTTON = "min-h-16 rounded-xl border-2 px-1 font-bold disabled:opacity-45 sm:text-lg";
 
 function Stove({ live, others, person, people, now: first }: Route.ComponentProps["loaderData"]) {
@@ -51,11 +56,20 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
   const kitchen = useMemo(() => basisFrom(live.basis, today), [live.basis, today]);
   const now = useNow(first);
   const { revalidate } = useRevalidator();
-  const again = useCallback(() => void revalidate(), [revalidate]);
+  // What was delivered comes back by the stream; without one the page asks.
+  const again = useCallback(() => {
+    if (!isLive()) void revalidate();
+  }, [revalidate]);
+  useLive(
+    ({ runId, event }) =>
+      OTHERS.has(event.payload.kind) || (runId !== live.run.id && event.payload.kind === "undone"),
+  );
+  const [heard] = useHeard(useMemo(() => [live], [live]));
+  const besides = useHeard(others);
   const owner = useMemo(() => ({ kitchenId: today.id, personId: person.id }), [today.id, person.id]);
   const { events, waiting, ofOthers, refused, log, drop } = useRunEvents(
     live.run.id,
-    live.events,
+    heard?.events ?? live.events,
     owner,
     first,
     again,
@@ -211,7 +225,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           {beside.map(other => (
             <MiniPot key={other.to} pot={other} now={now} timeZone={kitchen.timeZone} />
           ))}
-          {others.map(other => (
+          {besides.map(other => (
             <OtherPot key={other.run.id} live={other} today={today} now={now} />
           ))}
         </nav>

@@ -40,7 +40,7 @@ export const BELIEVED: Readonly<Record<string, Believed>> = {
   bisque: { body: [24, 48], yields: [1.2, 3] },
   glace: { body: [3, 60], yields: [0.08, 0.65] },
   gastrique: { body: [25, 60], yields: [0.9, 1.7] },
-  duxelles: { body: [0, 60], yields: [0.35, 0.75] },
+  duxelles: { body: [67, 95], yields: [0.35, 0.75] },
   "rendered-fat": { body: [0, 0], yields: [0.25, 0.6] },
   confit: { body: [0, 100], yields: [1.6, 2] },
 };

@@ -3,6 +3,7 @@ import { memo } from "react";
 import { Link } from "react-router";
 import type { Kitchen, Walk } from "~/core/formula";
 import type { Formula } from "../use-formula";
+import { PANELS, type PanelId } from "./panel-ids";
 import { AimPanel } from "./aim-panel";
 import { BindingPanel } from "./binding-panel";
 import { CostPanel } from "./cost-panel";
@@ -15,21 +16,6 @@ import { ScalePanel } from "./scale-panel";
 import { TastePanel } from "./taste-panel";
 import { SchoolsPanel } from "./schools-panel";
 import { sheetsThatSpeak } from "./sheets-that-speak";
-
-const PANELS = {
-  schools: "Schools",
-  scale: "Scale",
-  aim: "Aim",
-  binding: "Binding",
-  emulsion: "Emulsion",
-  puree: "Purée",
-  taste: "Taste",
-  salt: "Salt",
-  fixes: "Fixes",
-  cost: "Cost",
-  prep: "Get ready",
-} as const;
-export type PanelId = keyof typeof PANELS;
 
 /** What can be asked of the whole formula; one sheet at a time, in place under the header. */
 export function Panels({

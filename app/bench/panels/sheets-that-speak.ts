@@ -1,7 +1,7 @@
 import { familyById } from "~/core/families";
 import { type FormulaDocument, type Kitchen, type Walk, emulsionOnLine, finalState } from "~/core/formula";
 import { VEGETABLE_IDS } from "~/core/laws/puree";
-import type { PanelId } from "./index";
+import type { PanelId } from "./panel-ids";
 
 /** Kinds of steps that are a purée’s. */
 const PUREES: ReadonlySet<string> = new Set(["blend", "pass"]);

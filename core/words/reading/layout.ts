@@ -81,7 +81,11 @@ export function layoutOf(text: string): Layout {
       titles.push([start, start + bold[0].length]);
       start += bold[0].length;
     }
-    const tokens = tokensOf(text.slice(0, line.end)).filter(t => t.at >= start);
+    const tokens = tokensOf(text.slice(start, line.end)).map(t => ({
+      ...t,
+      at: t.at + start,
+      end: t.end + start,
+    }));
     const parts = sentences(tokens);
     for (const part of parts)
       said.push({

@@ -29,7 +29,12 @@ export function lostAmounts(
     ...said.flatMap(numbersOf),
     ...pieces.map(mirepoixOf),
   ];
-  const told = pieces.flatMap(piece => [...piece.doubts, ...piece.questions.map(q => q.ask)]).join(" ");
+  const told = [
+    ...pieces.flatMap(piece => [...piece.doubts, ...piece.questions.map(q => q.ask)]),
+    ...said.flatMap(one => [...one.asks, ...one.doubts]),
+  ]
+    .join(" ")
+    .replace(/[\u00a0\u202f]/g, " ");
   const lost: string[] = [];
   for (let i = 0; i < tokens.length; i++) {
     const time = timeAt(tokens, i);
