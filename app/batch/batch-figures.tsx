@@ -69,7 +69,7 @@ export function BatchFigures({ record, people }: { record: BatchRecord; people: 
 }
 
 function shown(figure: Compared, value: number | null): string {
-  if (value === null) return "not read";
+  if (value === null) return figure.unit === "min" ? "not timed" : "not read";
   if (figure.unit === "min") return printDuration(s(value * 60));
   if (figure.unit === "ml") return `${printNumber(value / 1000, 2)} l`;
   return `${printNumber(value, figure.unit === "°C" ? 1 : 0)} ${figure.unit}`;
@@ -80,7 +80,9 @@ function Headline({ compared, label }: { compared: Compared; label: string }) {
     <div className="rounded-xl border border-rule bg-enamel p-4">
       <p className="text-sm text-faded">{label}</p>
       <p className="font-display text-2xl font-semibold">
-        {compared.actual === null ? "not weighed" : shown(compared, compared.actual)}
+        {compared.actual === null && compared.unit !== "min"
+          ? "not weighed"
+          : shown(compared, compared.actual)}
       </p>
       <p className="text-sm text-faded">
         planned {shown(compared, compared.planned)}

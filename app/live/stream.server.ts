@@ -3,7 +3,7 @@ import { type Message, hubOf } from "./hub.server";
 
 /** Server-sent events of one kitchen: one stream for each browser that looks. */
 
-/** A line of nothing keeps what stands between from closing a quiet stream. */
+/** Keeps what stands between from closing a quiet stream, and tells a browser that it is not hanging on a dead one. */
 const BEAT_MS = 15_000;
 /** After a longer absence a page is better read anew. */
 const MOST_MISSED = 1000;
@@ -37,7 +37,7 @@ export function streamOf(kitchenId: string, since: number | null, signal: AbortS
       const waiting: Message[] = [];
       let hold = true;
       const leave = hubOf(kitchenId).add(message => (hold ? void waiting.push(message) : tell(message)));
-      const beat = setInterval(() => send(": beat\n\n"), BEAT_MS);
+      const beat = setInterval(() => send("event: beat\ndata: {}\n\n"), BEAT_MS);
       end = () => {
         if (!open.delete(end)) return;
         clearInterval(beat);

@@ -89,36 +89,65 @@ function begin(): () => void {
   };
 }
 
+/** The server beats every 15 s: a stream that is silent for longer hangs on a dead network, whatever the browser thinks. */
+const SILENT_MS = 40_000;
+
 /** Holds the stream open, whatever becomes of the network. */
 function listen(say: Listener): () => void {
   let source: EventSource | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let silence: ReturnType<typeof setTimeout> | undefined;
   let last = "";
   if (typeof globalThis.EventSource !== "function") return () => {};
-  const connect = () => {
-    source = new EventSource(`/api/live${last ? `?since=${last}` : ""}`);
-    source.addEventListener("here", event => {
+  const lose = () => {
+    clearTimeout(timer);
+    clearTimeout(silence);
+    source?.close();
+    source = null;
+    say({ kind: "state", live: false });
+  };
+  const again = () => {
+    lose();
+    timer = setTimeout(connect, AGAIN_MS);
+  };
+  const alive = () => {
+    clearTimeout(silence);
+    silence = setTimeout(again, SILENT_MS);
+  };
+  function connect(): void {
+    clearTimeout(timer);
+    source?.close();
+    const opened = new EventSource(`/api/live${last ? `?since=${last}` : ""}`);
+    source = opened;
+    opened.addEventListener("here", event => {
       last = event.lastEventId;
+      alive();
       say({ kind: "state", live: true });
     });
-    source.addEventListener("log", event => {
+    opened.addEventListener("log", event => {
       last = event.lastEventId;
+      alive();
       const entries = JSON.parse(event.data as string) as LiveEntry[];
       kept = [...kept, ...entries].slice(-MOST_KEPT);
       say({ kind: "log", entries });
     });
-    source.addEventListener("kitchen", () => say({ kind: "anew" }));
-    source.addEventListener("anew", () => say({ kind: "anew" }));
-    source.addEventListener("error", () => {
-      say({ kind: "state", live: false });
+    opened.addEventListener("beat", alive);
+    opened.addEventListener("kitchen", () => say({ kind: "anew" }));
+    opened.addEventListener("anew", () => say({ kind: "anew" }));
+    opened.addEventListener("error", () => {
       // The browser tries again by itself, unless the server has refused.
-      if (source?.readyState !== EventSource.CLOSED) return;
-      timer = setTimeout(connect, AGAIN_MS);
+      if (opened.readyState === EventSource.CLOSED) again();
+      else say({ kind: "state", live: false });
     });
-  };
+  }
   connect();
+  addEventListener("offline", lose);
+  addEventListener("online", connect);
   return () => {
+    removeEventListener("offline", lose);
+    removeEventListener("online", connect);
     clearTimeout(timer);
+    clearTimeout(silence);
     source?.close();
   };
 }

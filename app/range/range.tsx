@@ -8,6 +8,7 @@ import { useHeard } from "../live/use-live";
 import { betweenTimes, clockTime, minutesLeft, momentOf } from "../text/format";
 import { buttonClass } from "../ui/button";
 import { PotSection } from "../ui/pot-section";
+import { RingingElsewhere } from "../stove/timers";
 import { useNow } from "../ui/use-now";
 import { Hob } from "./hob";
 import { type PotNow, foldPot, potsAt } from "./pot-now";
@@ -70,6 +71,11 @@ export default function Range({ loaderData }: Route.ComponentProps) {
         )}
         <aside aria-label="Next for the section">
           <h2 className="text-xl">Next for the section</h2>
+          <RingingElsewhere
+            runs={runs}
+            now={loaderData.now}
+            className="border-2 border-saffron bg-saffron-wash hover:border-copper"
+          />
           {pots.length === 0 ? (
             <p className="mt-1 text-faded">
               No pot, no clock. When something cooks, its next mark and the time to it stand here in order.

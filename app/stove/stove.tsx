@@ -7,6 +7,7 @@ import {
   openTicks,
   notTakenBack,
   stepToRead,
+  usualTimers,
   facing,
 } from "~/core/run";
 import type { Route } from "./+types/stove";
@@ -18,6 +19,7 @@ import { clockTime } from "../text/format";
 import { QuickSums } from "../sums/quick-sums";
 import { type AnswerTaker, AnswerTakerProvider, useAnswerTaker } from "../sums/answer-taker";
 import { CommandProvider, type ScreenCommand, useCommands } from "../ui/commands";
+import { useAwake } from "../ui/use-bell";
 import { useNow } from "../ui/use-now";
 import { BatchSummary } from "./batch-summary";
 import { basisFrom, openKitchen, panOf, servedAtC } from "~/core/formula";
@@ -26,6 +28,7 @@ import { MendSheet } from "./mend-sheet";
 import { MiniPot, OtherPot } from "./mini-pot";
 import { PotLive } from "./pot-live";
 import { StepSide } from "./step-side";
+import { RingingElsewhere, TimerPanel, TimerStrip } from "./timers";
 import { RefusedReadings } from "./refused-readings";
 import { useRunEvents } from "./use-run-events";
 
@@ -87,6 +90,8 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     [folded, now, pot.pan],
   );
   const [panel, setPanel] = useState<LogKind | null>(null);
+  const [setting, setSetting] = useState(false);
+  useAwake();
   /** A reading that was not kept, on its way to be typed anew. */
   const [retyped, setRetyped] = useState<{ readonly id: string; readonly typed: string } | null>(null);
   const { state } = pot;
@@ -98,15 +103,15 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     .filter(e => e.payload.kind !== "started")
     .at(-1);
 
-  const act = useCallback(
-    (payload: RunPayload) => {
-      log(payload);
-      if (retyped) drop(retyped.id);
-      setRetyped(null);
-      setPanel(null);
-    },
-    [drop, log, retyped],
-  );
+  const close = useCallback(() => {
+    setRetyped(null);
+    setPanel(null);
+  }, []);
+  const act = (payload: RunPayload) => {
+    log(payload);
+    if (retyped) drop(retyped.id);
+    close();
+  };
   const undo = useCallback(() => last && log({ kind: "undone", eventId: last.id }), [last, log]);
   const ticks = useMemo(() => (progress ? openTicks(progress) : []), [progress]);
   const locks = useMemo(() => locksOf(state), [state]);
@@ -158,6 +163,14 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
               keys: "p",
               shown: "p",
               run: () => setPanel("probe"),
+            },
+            {
+              id: "timer",
+              label: "set a timer",
+              group: "This pot",
+              keys: "t",
+              shown: "t",
+              run: () => setSetting(true),
             },
             { id: "jug", label: "jug", group: "This pot", keys: "j", shown: "j", run: () => setPanel("jug") },
             {
@@ -265,6 +278,15 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           onGiveUp={() => setPanel("give up")}
         />
       </div>
+      <div className="px-4 sm:px-5">
+        <RingingElsewhere runs={besides} now={first} className="bg-glow text-night" />
+      </div>
+      <TimerStrip
+        events={events}
+        now={first}
+        onHeard={({ id, stepId: of }) => log({ kind: "timer-heard", stepId: of, timerId: id })}
+        onStop={({ id, stepId: of }) => log({ kind: "timer-stopped", stepId: of, timerId: id })}
+      />
       {refused.length > 0 && (
         <RefusedReadings
           refused={refused}
@@ -284,13 +306,22 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           typed={retyped?.typed ?? ""}
           probes={today.appliances.filter(a => a.kind === "probe")}
           onLog={act}
-          onClose={() => {
-            setRetyped(null);
-            setPanel(null);
+          onClose={close}
+        />
+      ) : setting && readId ? (
+        <TimerPanel
+          usual={
+            progress ? usualTimers(progress.step, (progress.foreseen ?? progress.planned).durationS) : []
+          }
+          stepId={readId}
+          onLog={payload => {
+            log(payload);
+            setSetting(false);
           }}
+          onClose={() => setSetting(false)}
         />
       ) : (
-        <footer className="sticky bottom-0 grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(6,minmax(0,1fr))_2fr_auto]">
+        <footer className="sticky bottom-0 grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(7,minmax(0,1fr))_2fr_auto]">
           {(["weigh", "dip", "probe", "jug", "note"] as const).map(kind => (
             <button
               key={kind}
@@ -316,9 +347,17 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           />
           <button
             type="button"
+            disabled={!readId}
+            onClick={() => setSetting(true)}
+            className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
+          >
+            timer
+          </button>
+          <button
+            type="button"
             onClick={next}
             disabled={ticks.length > 0 || locked}
-            className={`${STEP_BUTTON} col-span-3 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
+            className={`${STEP_BUTTON} col-span-2 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
           >
             {locked
               ? "Locked: see above"

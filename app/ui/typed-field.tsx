@@ -82,10 +82,6 @@ export function TypedField<T>({
   const problem = said?.refused ? said : null;
   const warning = said?.refused ? null : said;
 
-  useLayoutEffect(() => {
-    if (input.current && !typing.current) input.current.value = shown;
-  }, [shown]);
-
   const take = (text: string): boolean => {
     const result = read(text);
     const next = saidOf(result);
@@ -107,6 +103,20 @@ export function TypedField<T>({
     field?.addEventListener("input", typed);
     return () => field?.removeEventListener("input", typed);
   }, []);
+  // What somebody typed before the page was alive stands there, and is read as soon as it is.
+  const early = useEffectEvent(() => {
+    const field = input.current;
+    if (!field || field.value === field.defaultValue) return false;
+    typing.current = document.activeElement === field;
+    take(field.value);
+    return true;
+  });
+  const born = useRef(false);
+  useLayoutEffect(() => {
+    const wasEarly = !born.current && early();
+    born.current = true;
+    if (input.current && !typing.current && !wasEarly) input.current.value = shown;
+  }, [shown]);
   return (
     <div className={className}>
       <label htmlFor={id} className={hideLabel ? "sr-only" : "block text-xs text-faded"}>

@@ -2,7 +2,7 @@ import { type Grams, type Millilitres, g, ml } from "../ground/quantity";
 import { type Result, checkNumber, ok, refuse } from "../ground/result";
 import { volumeAt20 } from "../things/pot";
 import { kindOf, productMass, productVolume } from "../formula";
-import type { RunState } from "./fold";
+import type { RunState, StepProgress } from "./fold";
 
 /** Planned beside actual. `deviation` is (actual − planned)/planned; `null` where one side is missing. */
 export interface Compared {
@@ -51,10 +51,7 @@ export function batchRecord(run: RunState): BatchRecord {
   const planned = run.planned;
   const steps = run.steps.map((progress, i): BatchStep => {
     const { step, planned: plan, readings } = progress;
-    const took =
-      progress.begunAt !== null && progress.doneAt !== null
-        ? (progress.doneAt - progress.begunAt) / 60_000
-        : null;
+    const took = minutesOf(progress);
     const weighed = readings.filter(r => r.kind === "weighed" || r.kind === "dipped").at(-1);
     const figures = [compared("time", "min", plan.durationS / 60, took)];
     if (weighed)
@@ -113,8 +110,11 @@ export function batchRecord(run: RunState): BatchRecord {
   const measured = run.steps.some(s =>
     s.readings.some(r => r.massG !== undefined || r.volumeMl !== undefined),
   );
+  // With a step in it that nobody timed the whole says nothing either.
   const total =
-    run.startedAt !== null && run.finishedAt !== null ? (run.finishedAt - run.startedAt) / 60_000 : null;
+    run.startedAt !== null && run.finishedAt !== null && !run.steps.some(isTappedThrough)
+      ? (run.finishedAt - run.startedAt) / 60_000
+      : null;
   return {
     startedAt: run.startedAt,
     finishedAt: run.finishedAt,
@@ -125,6 +125,24 @@ export function batchRecord(run: RunState): BatchRecord {
     strainYield: strainYieldOf(run),
   };
 }
+
+/** A step of some minutes that was ended in less than this share of them was tapped through, not cooked. Our estimate. */
+const TAPPED_UNDER = 0.15;
+/** Shorter steps are often done by the time they are begun, min. */
+const TIMED_FROM_MIN = 3;
+
+/** Whether a step was begun and ended by taps alone: its minutes tell nothing, and must teach nothing. */
+export function isTappedThrough({ begunAt, doneAt, planned }: StepProgress): boolean {
+  if (begunAt === null || doneAt === null) return false;
+  const plannedMin = planned.durationS / 60;
+  return plannedMin >= TIMED_FROM_MIN && (doneAt - begunAt) / 60_000 < TAPPED_UNDER * plannedMin;
+}
+
+/** Minutes a step took; `null` while it is not over, and where nobody timed it. */
+const minutesOf = (progress: StepProgress): number | null =>
+  progress.begunAt === null || progress.doneAt === null || isTappedThrough(progress)
+    ? null
+    : (progress.doneAt - progress.begunAt) / 60_000;
 
 function strainYieldOf(run: RunState): number | null {
   const strained = run.steps.find(s => s.step.kind === "strain" && s.readings.some(r => r.kind === "jugged"));

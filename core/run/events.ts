@@ -69,6 +69,18 @@ export const payloadSchema = z.discriminatedUnion("kind", [
     what: words(200, "What was locked"),
     reason: words(300, "The reason"),
   }),
+  /** Rings once after so many seconds, or again and again. */
+  z.strictObject({
+    kind: z.literal("timer-set"),
+    stepId,
+    timerId: id,
+    name: words(40, "The name of the timer"),
+    seconds: within(5, 172_800, "A timer runs between 5 seconds and two days."),
+    every: z.boolean(),
+  }),
+  /** Somebody has heard it: one that rings once is over, an interval goes on. */
+  z.strictObject({ kind: z.literal("timer-heard"), stepId, timerId: id }),
+  z.strictObject({ kind: z.literal("timer-stopped"), stepId, timerId: id }),
   z.strictObject({ kind: z.literal("skipped"), stepId }),
   z.strictObject({ kind: z.literal("undone"), eventId: id }),
   z.strictObject({ kind: z.literal("finished") }),

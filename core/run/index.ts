@@ -33,4 +33,5 @@ export {
   strainYield,
 } from "./batch";
 export { type Lock, type WaitingSalt, locksOf, waitingSalt } from "./locks";
+export { type Timer, type UsualTimer, timersOf, usualTimers } from "./timers";
 export { type LearnedWeight, type WeighedLine, learnedWeight } from "./learned";
