@@ -32,6 +32,17 @@ test("two tablets on one pot: each sees the other’s readings, the Range follow
   await allKept(second);
   await expect(first.getByText("shallots cut coarser")).toBeVisible({ timeout: 3000 });
 
+  // A timer is of the pot, not of the tablet: set on one, it stands on the other, and is stopped there.
+  await second.getByRole("button", { name: "timer", exact: true }).click();
+  await second.getByLabel("what for").fill("shallots");
+  await second.getByLabel("in, or every").fill("1 min");
+  await second.getByRole("button", { name: "Set it" }).click();
+  await expect(first.getByRole("list", { name: "Timers" })).toContainText(/shallots.*in 0:5\d/, {
+    timeout: 5000,
+  });
+  await first.getByRole("button", { name: "Stop the timer “shallots”" }).click();
+  await expect(second.getByRole("list", { name: "Timers" })).toHaveCount(0, { timeout: 5000 });
+
   // The first loses the network: what it logs waits, and what the second logs comes later.
   await one.setOffline(true);
   await logReading(first, "note", "written without a network");
