@@ -281,12 +281,6 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
       <div className="px-4 sm:px-5">
         <RingingElsewhere runs={besides} now={first} className="bg-glow text-night" />
       </div>
-      <TimerStrip
-        events={events}
-        now={first}
-        onHeard={({ id, stepId: of }) => log({ kind: "timer-heard", stepId: of, timerId: id })}
-        onStop={({ id, stepId: of }) => log({ kind: "timer-stopped", stepId: of, timerId: id })}
-      />
       {refused.length > 0 && (
         <RefusedReadings
           refused={refused}
@@ -297,90 +291,99 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           onDrop={drop}
         />
       )}
-      {panel && readId ? (
-        <LogPanel
-          key={panel}
-          kind={panel}
-          pot={pot}
-          stepId={readId}
-          typed={retyped?.typed ?? ""}
-          probes={today.appliances.filter(a => a.kind === "probe")}
-          onLog={act}
-          onClose={close}
+      {/* What rings is seen without scrolling. */}
+      <div className="sticky bottom-0 bg-night">
+        <TimerStrip
+          events={events}
+          now={first}
+          onHeard={({ id, stepId: of }) => log({ kind: "timer-heard", stepId: of, timerId: id })}
+          onStop={({ id, stepId: of }) => log({ kind: "timer-stopped", stepId: of, timerId: id })}
         />
-      ) : setting && readId ? (
-        <TimerPanel
-          usual={
-            progress ? usualTimers(progress.step, (progress.foreseen ?? progress.planned).durationS) : []
-          }
-          stepId={readId}
-          onLog={payload => {
-            log(payload);
-            setSetting(false);
-          }}
-          onClose={() => setSetting(false)}
-        />
-      ) : (
-        <footer className="sticky bottom-0 grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(7,minmax(0,1fr))_2fr_auto]">
-          {(["weigh", "dip", "probe", "jug", "note"] as const).map(kind => (
+        {panel && readId ? (
+          <LogPanel
+            key={panel}
+            kind={panel}
+            pot={pot}
+            stepId={readId}
+            typed={retyped?.typed ?? ""}
+            probes={today.appliances.filter(a => a.kind === "probe")}
+            onLog={act}
+            onClose={close}
+          />
+        ) : setting && readId ? (
+          <TimerPanel
+            usual={
+              progress ? usualTimers(progress.step, (progress.foreseen ?? progress.planned).durationS) : []
+            }
+            stepId={readId}
+            onLog={payload => {
+              log(payload);
+              setSetting(false);
+            }}
+            onClose={() => setSetting(false)}
+          />
+        ) : (
+          <footer className="grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(7,minmax(0,1fr))_2fr_auto]">
+            {(["weigh", "dip", "probe", "jug", "note"] as const).map(kind => (
+              <button
+                key={kind}
+                type="button"
+                disabled={
+                  !readId ||
+                  (dry && (kind === "dip" || kind === "jug")) ||
+                  (kind === "weigh" && !pot.reading.weigh)
+                }
+                onClick={() => setPanel(kind)}
+                className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
+              >
+                {kind}
+              </button>
+            ))}
+            <MendSheet
+              pot={state.pot}
+              foreseen={progress?.foreseen?.pot}
+              servedC={servedAtC(live.document)}
+              facts={facts}
+              ingredients={today.ingredients}
+              className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
+            />
             <button
-              key={kind}
               type="button"
-              disabled={
-                !readId ||
-                (dry && (kind === "dip" || kind === "jug")) ||
-                (kind === "weigh" && !pot.reading.weigh)
-              }
-              onClick={() => setPanel(kind)}
+              disabled={!readId}
+              onClick={() => setSetting(true)}
               className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
             >
-              {kind}
+              timer
             </button>
-          ))}
-          <MendSheet
-            pot={state.pot}
-            foreseen={progress?.foreseen?.pot}
-            servedC={servedAtC(live.document)}
-            facts={facts}
-            ingredients={today.ingredients}
-            className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
-          />
-          <button
-            type="button"
-            disabled={!readId}
-            onClick={() => setSetting(true)}
-            className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
-          >
-            timer
-          </button>
-          <button
-            type="button"
-            onClick={next}
-            disabled={ticks.length > 0 || locked}
-            className={`${STEP_BUTTON} col-span-2 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
-          >
-            {locked
-              ? "Locked: see above"
-              : ticks.length > 0
-                ? "Tick first what stands above"
-                : !stepId
-                  ? "Finish the batch"
-                  : liveStep
-                    ? progress && pot.markMm !== null
-                      ? "It is there"
-                      : "This step is done"
-                    : "Begin this step"}
-          </button>
-          <button
-            type="button"
-            onClick={() => undo()}
-            disabled={!last}
-            className={`${STEP_BUTTON} border-night-rule px-3 hover:border-ember`}
-          >
-            undo
-          </button>
-        </footer>
-      )}
+            <button
+              type="button"
+              onClick={next}
+              disabled={ticks.length > 0 || locked}
+              className={`${STEP_BUTTON} col-span-2 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
+            >
+              {locked
+                ? "Locked: see above"
+                : ticks.length > 0
+                  ? "Tick first what stands above"
+                  : !stepId
+                    ? "Finish the batch"
+                    : liveStep
+                      ? progress && pot.markMm !== null
+                        ? "It is there"
+                        : "This step is done"
+                      : "Begin this step"}
+            </button>
+            <button
+              type="button"
+              onClick={() => undo()}
+              disabled={!last}
+              className={`${STEP_BUTTON} border-night-rule px-3 hover:border-ember`}
+            >
+              undo
+            </button>
+          </footer>
+        )}
+      </div>
     </main>
   );
 }

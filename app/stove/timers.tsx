@@ -61,7 +61,7 @@ export function TimerStrip({
   useBell(timers.filter(timer => timer.rings).map(timer => timer.name));
   if (!timers.length) return null;
   return (
-    <ul aria-label="Timers" className="flex flex-wrap gap-2.5 px-4 pb-2 sm:px-5">
+    <ul aria-label="Timers" className="flex flex-wrap gap-2.5 px-4 py-2 sm:px-5">
       {timers.map(timer => (
         <li
           key={timer.id}
@@ -157,14 +157,20 @@ export function TimerPanel({
             className="h-14 w-44 rounded-xl border-2 border-night-rule bg-night-raised px-3 text-lg text-lamp"
           />
         </label>
-        <TypedField
-          label="in, or every"
-          shown={minutes === null ? "" : printDuration(s(minutes * 60))}
-          read={readMinutes("The timer", 2880)}
-          onRead={setMinutes}
-          width="w-36"
-          look="h-14 rounded-xl border-2 border-night-rule bg-night-raised px-3 text-lg text-lamp"
-        />
+        <div>
+          <span aria-hidden="true" className="block text-xs text-lamp-faded">
+            in, or every
+          </span>
+          <TypedField
+            hideLabel
+            label="in, or every"
+            shown={minutes === null ? "" : printDuration(s(minutes * 60))}
+            read={readMinutes("The timer", 2880)}
+            onRead={setMinutes}
+            width="w-36"
+            look="h-14 rounded-xl border-2 border-night-rule bg-night-raised px-3 text-lg text-lamp"
+          />
+        </div>
         <label className="flex min-h-14 items-center gap-2">
           <input
             type="checkbox"

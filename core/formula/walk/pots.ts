@@ -73,7 +73,12 @@ export class Pots {
     this.#pots.set(name, { pot: done.pot, vessel: done.vessel, clockS: endS, burner });
     const other = kindOf(step).touches?.(step) ?? null;
     if (done.elsewhere && other !== null)
-      this.#pots.set(other, { ...done.elsewhere, clockS: endS, burner: this.#at(other).burner });
+      // What was lifted into a pan will be worked there: its burner is taken from now on.
+      this.#pots.set(other, {
+        ...done.elsewhere,
+        clockS: endS,
+        burner: this.#at(other).burner ?? this.#burnerFor(other),
+      });
   }
 
   /** What is left in vessels that nothing was brought in from any more, by name. */
