@@ -91,6 +91,8 @@ const REACHED: Readonly<Record<string, Reached>> = {
   C136: { sums: ["carry-over"] },
   C140: { sums: ["cooling-check", "cool-time"], steps: ["cool"] },
   C158c: { screens: ["bench/panels/salt-panel"], sums: ["salt-to"] },
+  C158i: { screens: ["stove/timers"] },
+  C178: { screens: ["stove/timers"] },
   C158e: { steps: ["strain"] },
   C158h: { screens: ["bench/deglaze-chooser"], steps: ["deglaze"] },
   C173: { screens: ["bench/panels/scale-panel"], sums: ["reduce"] },

@@ -113,13 +113,15 @@ export function StepSide({
                   disabled={locks.some(lock => lock.lineId === line.lineId)}
                   className="flex min-h-14 w-full items-center justify-between gap-3 rounded-lg border border-night-rule bg-night-raised px-3 text-left hover:border-ember disabled:border-dashed disabled:opacity-55"
                 >
-                  <span>{line.name}</span>
+                  <span className="text-lg leading-tight">{line.name}</span>
                   {weighedIn.has(line.lineId) ? (
-                    <span className="font-bold text-leaf">
+                    <span className="font-display text-2xl font-bold whitespace-nowrap text-leaf">
                       ✓ {printMass((weighedIn.get(line.lineId) ?? 0) as never)}
                     </span>
                   ) : (
-                    <span className={`font-bold ${line.certainty === "assumed" ? "text-glow italic" : ""}`}>
+                    <span
+                      className={`font-display text-3xl font-bold whitespace-nowrap ${line.certainty === "assumed" ? "text-glow italic" : ""}`}
+                    >
                       {printMass(line.massG)}
                       {line.certainty === "assumed" && " ?"}
                     </span>
@@ -134,7 +136,9 @@ export function StepSide({
               >
                 <span>{computed.what}, about</span>
                 <span className="text-right">
-                  <span className="block font-bold">{printMass(computed.massG)}</span>
+                  <span className="block font-display text-2xl font-bold whitespace-nowrap">
+                    {printMass(computed.massG)}
+                  </span>
                   <span className="block text-sm text-lamp-faded">
                     {gramsBand(spread(computed.massG, pot.band.computed[computed.what]))}
                   </span>

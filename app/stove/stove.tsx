@@ -259,8 +259,8 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
         <p className="text-sm text-lamp-faded">
           {pot.name} · {where}
         </p>
-        <h1 className="text-2xl leading-tight sm:text-3xl">{pot.title}</h1>
-        {pot.detail && <p className="text-lg text-lamp-faded">{pot.detail}</p>}
+        <h1 className="text-2xl leading-tight sm:text-4xl">{pot.title}</h1>
+        {pot.detail && <p className="text-lg text-lamp-faded sm:text-xl">{pot.detail}</p>}
       </div>
       <div className="grid grow gap-4 px-4 py-2 sm:px-5 md:grid-cols-[minmax(0,1fr)_19rem]">
         <PotLive pot={pot} now={now} timeZone={kitchen.timeZone} compact={panel !== null} />
