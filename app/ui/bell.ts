@@ -11,9 +11,6 @@ function wake(): void {
 if (typeof document !== "undefined")
   for (const touch of ["pointerdown", "keydown"]) document.addEventListener(touch, wake, { once: true });
 
-/** Whether a timer would be heard. */
-export const isAudible = (): boolean => context?.state === "running";
-
 /** Steps of a pentatonic scale over 440 Hz: any two of them sound well together, and each is told from the next. */
 const SCALE = [0, 2, 4, 7, 9, 12, 14, 16];
 const BASE_HZ = 440;
