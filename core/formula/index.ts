@@ -31,6 +31,7 @@ export { type ReductionEnd, endAsTyped, endInWords, parseEnd } from "./steps/red
 export { type EmulsionOnLine, emulsionOnLine } from "./walk/emulsion-on-line";
 export { type PotBody, bodyAcross, bodyOfPot, emulsionInputOf, emulsionOfPot, servedAtC } from "./walk/body";
 export { type BodyReading, bodyReadingSchema, learnBody } from "./walk/learned-body";
+export { type PaceReading, type PairPace, learnPaces, pairKey, paceReadingSchema } from "./walk/learned-pace";
 export { WalkCache } from "./walk/walk-cache";
 export { isSalt, pendingSalty, saltTargetPct } from "./walk/salt-lock";
 export { type DeglazeChoice, type DeglazeChoices, deglazeChoices } from "./aiming/deglaze-choices";
@@ -108,4 +109,5 @@ export { type Achieved, type Backwards, workBackwards } from "./aiming/backwards
 export { type Binding, bindingsFor, withBinding } from "./aiming/bindings";
 export { balanceAlong } from "./explain/balance";
 export { Pots } from "./walk/pots";
+export { doneOf, restOf } from "./steps/cut";
 export { MAIN_POT, panKey, panOf, pansOf } from "./steps/pan";

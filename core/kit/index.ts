@@ -20,3 +20,4 @@ export {
   waysToRead,
 } from "./kit";
 export { HOB_STEP_MM, placeBurner, roomOn } from "./hob";
+export { DEVICE_KINDS, DEVICE_UNITS, type DeviceKind, readDeviceReading } from "./device-reading";

@@ -1,8 +1,12 @@
 import { type Grams, type Millilitres, g, ml } from "../ground/quantity";
 import { type Result, checkNumber, ok, refuse } from "../ground/result";
-import { volumeAt20 } from "../things/pot";
-import { kindOf, productMass, productVolume } from "../formula";
-import type { RunState, StepProgress } from "./fold";
+import { netEvaporation, volumeAt20 } from "../things/pot";
+import { type PaceReading, kindOf, productMass, productVolume } from "../formula";
+import { paceOf } from "./pace";
+import type { RunState } from "./fold";
+import { type Seasoned, seasonedIn } from "./seasoning";
+import { fixInWords, incidentInWords, tastingInWords } from "./told";
+import type { StepProgress } from "./progress";
 
 /** Planned beside actual. `deviation` is (actual − planned)/planned; `null` where one side is missing. */
 export interface Compared {
@@ -42,6 +46,14 @@ export interface BatchRecord {
   readonly yieldMl: Compared;
   readonly yieldG: Compared;
   readonly minutes: Compared;
+  /** What it took by taste, with what to begin with next time; absent in batches from before that was kept. */
+  readonly seasoned?: readonly Seasoned[];
+  /** How it tasted last; absent where nobody tasted. */
+  readonly score?: number;
+  /** What went wrong and what it cost, g. */
+  readonly incidents?: readonly { readonly words: string; readonly lostG: number | null }[];
+  /** How fast its pots on their burners went: what the kitchen learns of it. */
+  readonly paces?: readonly PaceReading[];
   /** Litres got out of the strainer over litres in the pot before, 0–1; `null` without a jug reading. */
   readonly strainYield: number | null;
 }
@@ -88,6 +100,8 @@ export function batchRecord(run: RunState): BatchRecord {
           jugs.reduce((sum, j) => sum + (j.volumeMl ?? 0), 0),
         ),
       );
+    const steamed = steamedOff(run, i);
+    if (steamed) figures.push(steamed);
     return {
       stepId: step.id,
       title: kindOf(step).title(
@@ -100,6 +114,7 @@ export function batchRecord(run: RunState): BatchRecord {
         ...readings.flatMap(r =>
           r.kind === "noted" && r.text ? [{ text: r.text, personId: r.personId }] : [],
         ),
+        ...toldIn(run, progress),
         ...(run.steps[i]?.overridden ?? []).map(({ what, reason, personId }) => ({
           text: `${what} – done all the same: ${reason}`,
           personId,
@@ -115,6 +130,7 @@ export function batchRecord(run: RunState): BatchRecord {
     run.startedAt !== null && run.finishedAt !== null && !run.steps.some(isTappedThrough)
       ? (run.finishedAt - run.startedAt) / 60_000
       : null;
+  const score = run.told.tastings.findLast(tasting => tasting.score !== null)?.score;
   return {
     startedAt: run.startedAt,
     finishedAt: run.finishedAt,
@@ -123,7 +139,47 @@ export function batchRecord(run: RunState): BatchRecord {
     yieldG: compared("yield", "g", planned.finishedG, measured ? productMass(run.pot) : null),
     minutes: compared("whole run", "min", planned.totalS / 60, total),
     strainYield: strainYieldOf(run),
+    seasoned: seasonedIn(run),
+    ...(score != null && { score }),
+    paces: run.steps.flatMap(step => paceOf(step) ?? []),
+    incidents: run.told.incidents.map(one => ({ words: incidentInWords(one), lostG: one.lostG })),
   };
+}
+
+/** What left a simmered pot as steam, by litres in and litres out: told where it was strained into jugs. */
+function steamedOff(run: RunState, index: number): Compared | null {
+  const strained = run.steps[index];
+  const jugs = strained?.readings.flatMap(r => (r.kind === "jugged" && r.volumeMl ? [r.volumeMl] : [])) ?? [];
+  const simmered = run.steps.slice(0, index).findLast(s => s.step.kind === "simmer" && s.status === "done");
+  if (strained?.step.kind !== "strain" || !jugs.length || !simmered) return null;
+  const { begunAt, doneAt, from, turns, planned } = simmered;
+  if (begunAt === null || doneAt === null || isTappedThrough(simmered)) return null;
+  const held = Math.max(0, volumeAt20(strained.from.liquor) - (strained.foreseen?.volumeMl ?? 0));
+  const net = netEvaporation({
+    startMl: volumeAt20(from.liquor),
+    toppedUpMl: turns.flatMap(turn => (turn.massG > 0 ? [turn.massG] : [])),
+    outMl: jugs.reduce((a, b) => a + b, 0),
+    lostMl: held - turns.reduce((sum, turn) => sum + Math.min(0, turn.massG), 0),
+    hours: (doneAt - begunAt) / 3_600_000,
+  });
+  const out = planned.computed.filter(c => c.way === "out").reduce((sum, c) => sum + c.massG, 0);
+  return net.ok
+    ? compared("steamed off in the simmer, by the jugs", "ml", out || null, net.value.evaporatedMl)
+    : null;
+}
+
+/** What was done and said in a step besides its readings. */
+function toldIn({ told }: RunState, { step, turns }: StepProgress): BatchStep["notes"] {
+  const here = <T extends { stepId: string; personId: string }>(
+    all: readonly T[],
+    words: (one: T) => string,
+  ) => all.filter(one => one.stepId === step.id).map(one => ({ text: words(one), personId: one.personId }));
+  return [
+    ...turns.map(({ words, personId }) => ({ text: words, personId })),
+    ...here(told.tastings, tastingInWords),
+    ...here(told.incidents, incidentInWords),
+    ...here(told.fixes, fixInWords),
+  ];
 }
 
 /** A step of some minutes that was ended in less than this share of them was tapped through, not cooked. Our estimate. */

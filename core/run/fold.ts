@@ -2,75 +2,23 @@ import {
   type FormulaDocument,
   type Kitchen,
   type StateAfterStep,
-  type Step,
   type Walk,
-  applyStep,
-  courseOf,
-  displacedIn,
   interpolate,
   kindOf,
   Pots,
   panOf,
+  pairKey,
   walk,
 } from "../formula";
 import { type PotState, liquorMass, potMass, reconcile, volumeMlOf } from "../things/pot";
-import { type Grams, type Millilitres, degC, g, ml, mm, printMass } from "../ground/quantity";
+import { type Grams, type Millilitres, degC, g, ml, printMass } from "../ground/quantity";
 import { InvariantError, ok } from "../ground/result";
-import { type Vessel, geometryOfVessel } from "../things/vessel";
-
+import type { Vessel } from "../things/vessel";
 import { type RunEvent, inOrder, timeOf } from "./events";
-
-export type StepStatus = "waiting" | "live" | "done" | "skipped";
-
-/** A reading as it stands in the pot: what was read, and the mass or temperature it means. */
-export interface Reading {
-  readonly eventId: string;
-  readonly at: number;
-  readonly personId: string;
-  readonly kind: "weighed" | "dipped" | "probed" | "jugged" | "noted" | "added";
-  /** Everything in the pot, where the reading tells it. */
-  readonly massG?: Grams;
-  readonly levelMm?: number;
-  readonly temperatureC?: number;
-  readonly where?: "pot" | "oven";
-  readonly volumeMl?: number;
-  readonly text?: string;
-  readonly lineId?: string;
-  /** What the plan said there, for comparison. */
-  readonly plannedG?: Grams;
-}
-
-export interface StepProgress {
-  readonly step: Step;
-  readonly status: StepStatus;
-  readonly begunAt: number | null;
-  readonly doneAt: number | null;
-  /** What the formula foresaw. */
-  readonly planned: StateAfterStep;
-  /** The pot when the step began, and where it stood. */
-  readonly from: PotState;
-  readonly fromVessel: Vessel | null;
-  /** The burner for its vessel, where it does not choose one itself. */
-  readonly burnerId: string | null;
-  /** What this pot is foreseen to become, from how it really stood at the start. */
-  readonly foreseen: StateAfterStep | null;
-  readonly readings: readonly Reading[];
-  /** What was ticked off. */
-  readonly ticked: readonly string[];
-  /** Locks that were opened, and why. */
-  readonly overridden: readonly {
-    readonly what: string;
-    readonly reason: string;
-    readonly personId: string;
-  }[];
-}
-
-/** What of a step is still to be ticked off before it can go on: begin while it waits, end while it is live. */
-export const openTicks = (progress: StepProgress): string[] =>
-  (kindOf(progress.step).ticks?.(progress.step) ?? [])
-    .filter(tick => tick.before === (progress.status === "waiting" ? "begin" : "end"))
-    .map(tick => tick.what)
-    .filter(what => !progress.ticked.includes(what));
+import { type Put, legsOf } from "./legs";
+import { type Reading, type StepProgress, type StepStatus, courseSoFar, legAt } from "./progress";
+import { readingsOf } from "./readings";
+import { type Told, toldIn } from "./told";
 
 export interface RunState {
   readonly startedAt: number | null;
@@ -88,6 +36,8 @@ export interface RunState {
   readonly vessel: Vessel | null;
   readonly planned: Walk;
   readonly lastEventAt: number | null;
+  /** How it tasted, what went wrong, what was done about it, who has it. */
+  readonly told: Told;
   /** What could not be reckoned with. */
   readonly problems: readonly RunProblem[];
 }
@@ -139,6 +89,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
 
   const problems: RunProblem[] = [];
   const pots = new Pots(kitchen);
+  const putOf = new Map<string, Put>();
   const steps = planned.states.map((plan, index): StepProgress => {
     const own = byStep.get(plan.step.id) ?? [];
     const find = (kind: RunEvent["payload"]["kind"]) => own.find(e => e.payload.kind === kind);
@@ -147,43 +98,58 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
     const skipped = find("skipped");
     const status: StepStatus = skipped ? "skipped" : done ? "done" : begun ? "live" : "waiting";
     const place = pots.place(plan.step);
-    const { pot: from, vessel: fromVessel } = place;
-    let pot = from;
-    let vessel = fromVessel;
-    let foreseen: StateAfterStep | null = null;
-    if (!skipped) {
-      const result = applyStep(plan.step, {
-        pot,
-        vessel,
+    const begunAt = begun ? timeOf(begun) : null;
+    const ended = done ?? skipped;
+    const doneAt = ended ? timeOf(ended) : null;
+    const pan = panOf(plan.step);
+    const gone = legsOf(
+      plan,
+      {
+        pot: place.pot,
+        vessel: place.vessel,
+        lines: linesAsWeighed(plan, own, planned.states.slice(0, index)),
+        begunAt,
+        doneAt,
+      },
+      own,
+      {
+        kitchen: place.kitchen,
         elsewhere: place.elsewhere,
         taken: place.taken,
-        lines: linesAsWeighed(plan, own, planned.states.slice(0, index)),
-        kitchen: place.kitchen,
         field: `steps.${index}`,
-        trace: true,
-      });
-      if (result.ok) {
-        foreseen = {
-          ...plan,
-          ...result.value,
-          massG: potMass(result.value.pot),
-          temperatureC: result.value.pot.temperatureC,
-        };
-        ({ pot, vessel } = result.value);
-      } else problems.push(...result.problems.map(({ message }) => ({ stepId: plan.step.id, message })));
-    }
-    const readings = readingsOf(own, pot, vessel, kitchen, foreseen);
-    const ended = done ?? skipped;
+      },
+      putOf.get(pan) ?? {},
+    );
+    putOf.set(pan, gone.put);
+    const { from, turns, legs } = gone;
+    const foreseen = skipped ? null : gone.foreseen;
+    if (!skipped) problems.push(...gone.problems.map(message => ({ stepId: plan.step.id, message })));
+    let pot = foreseen?.pot ?? from;
+    const vessel = foreseen?.vessel ?? place.vessel;
+    const readings = readingsOf(
+      own,
+      at => {
+        const leg = legAt(legs, at)?.foreseen ?? foreseen;
+        return { pot: leg?.pot ?? pot, vessel: leg?.vessel ?? vessel, foreseenG: leg?.massG };
+      },
+      kitchen,
+    );
     const progress: StepProgress = {
       step: plan.step,
       status,
-      begunAt: begun ? timeOf(begun) : null,
-      doneAt: ended ? timeOf(ended) : null,
+      begunAt,
+      doneAt,
       planned: plan,
       from,
-      fromVessel,
-      burnerId: (foreseen?.fire?.burner ?? place.kitchen.burner)?.id ?? null,
+      fromVessel: place.vessel,
+      burnerId:
+        gone.put.burnerId === undefined
+          ? ((foreseen?.fire?.burner ?? place.kitchen.burner)?.id ?? null)
+          : gone.put.burnerId,
+      learned: learnedFor(foreseen, kitchen),
       foreseen,
+      legs,
+      turns,
       readings,
       ticked: own.flatMap(e => (e.payload.kind === "ticked" ? [e.payload.what] : [])),
       overridden: own.flatMap(e =>
@@ -197,6 +163,7 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
       pot = put.pot;
       if (put.problem) problems.push({ stepId: plan.step.id, message: put.problem });
     }
+    pot = gone.end(pot);
     pots.put(plan.step, { pot, vessel, elsewhere: foreseen?.elsewhere, fire: foreseen?.fire }, 0);
     return progress;
   });
@@ -228,9 +195,15 @@ export function fold(events: readonly RunEvent[], document: FormulaDocument, kit
     vessel: now ? (now.foreseen?.vessel ?? now.fromVessel) : vessel,
     planned,
     lastEventAt: last ? timeOf(last) : null,
+    told: toldIn(counted),
     problems,
   };
 }
+
+const learnedFor = (foreseen: StateAfterStep | null, { learnedPace }: Kitchen) =>
+  foreseen?.fire && foreseen.vessel
+    ? (learnedPace.get(pairKey(foreseen.fire.burner.id, foreseen.vessel.id)) ?? null)
+    : null;
 
 /**
  * The first step of each vessel that is not through. A step that gives to or takes from another vessel waits until all
@@ -264,52 +237,6 @@ function linesAsWeighed(plan: StateAfterStep, own: readonly RunEvent[], before: 
   return [...plan.lines.map(line => of(plan, line.lineId, added.get(line.lineId) ?? line.massG)), ...late];
 }
 
-/** Mass of a pot filled to a level with this liquor, as hot as it is. */
-export function massAtLevel(levelMm: number, pot: PotState, vessel: Vessel, kitchen: Kitchen): Grams {
-  const filled = geometryOfVessel(vessel).volumeAtLevel(mm(levelMm));
-  const liquor = Math.max(0, filled - displacedIn(pot, kitchen.facts));
-  const here = liquorMass(pot);
-  const density = here > 0 ? here / (volumeMlOf(pot.liquor, pot.temperatureC) + pot.natures.airMl) : 1;
-  return g(potMass(pot) - here + liquor * density);
-}
-
-function readingsOf(
-  own: readonly RunEvent[],
-  pot: PotState,
-  vessel: Vessel | null,
-  kitchen: Kitchen,
-  foreseen: StateAfterStep | null,
-): Reading[] {
-  return own.flatMap((event): Reading[] => {
-    const { payload } = event;
-    const common = { eventId: event.id, at: timeOf(event), personId: event.personId };
-    switch (payload.kind) {
-      case "weighed":
-        return [{ ...common, kind: "weighed", massG: g(payload.netG), plannedG: foreseen?.massG }];
-      case "dipped":
-        return [
-          {
-            ...common,
-            kind: "dipped",
-            levelMm: payload.levelMm,
-            ...(vessel && { massG: massAtLevel(payload.levelMm, pot, vessel, kitchen) }),
-            plannedG: foreseen?.massG,
-          },
-        ];
-      case "probed":
-        return [{ ...common, kind: "probed", temperatureC: payload.temperatureC, where: payload.where }];
-      case "jugged":
-        return [{ ...common, kind: "jugged", volumeMl: payload.volumeMl }];
-      case "noted":
-        return [{ ...common, kind: "noted", text: payload.text }];
-      case "added":
-        return [{ ...common, kind: "added", massG: g(payload.massG), lineId: payload.lineId }];
-      default:
-        return [];
-    }
-  });
-}
-
 /** A reading this close above the foreseen end counts as the end itself. Common practice, no source. */
 const AT_THE_MARK = 1.1;
 
@@ -320,11 +247,11 @@ const AT_THE_MARK = 1.1;
  * ends by the clock ends when the cook ended it, and what a reading found too much or too little is still so then.
  */
 function massAtEnd(
-  progress: Pick<StepProgress, "step" | "from" | "begunAt" | "doneAt" | "foreseen" | "readings">,
+  progress: Pick<StepProgress, "step" | "from" | "begunAt" | "doneAt" | "foreseen" | "readings" | "legs">,
 ): Grams | null {
   const { foreseen, begunAt, doneAt } = progress;
   const reading = progress.readings.filter(r => r.kind === "weighed" || r.kind === "dipped").at(-1);
-  const course = foreseen && courseOf(progress.from, foreseen);
+  const course = foreseen && courseSoFar(progress);
   if (!foreseen || !course || begunAt === null) return reading?.massG ?? null;
   if (kindOf(progress.step).endsAtMark)
     return reading?.massG !== undefined && reading.massG <= foreseen.massG * AT_THE_MARK

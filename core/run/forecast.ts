@@ -1,16 +1,21 @@
 import { courseOf, interpolate, kindOf, panOf } from "../formula";
+import { potMass } from "../things/pot";
 import { type Grams, g } from "../ground/quantity";
 import {
   SCALE_SHARE,
-  STATUS_WORDS,
   type TrackerStatus,
   arrival,
   massNow,
+  paceWords,
   predict,
   statusOf,
+  filmSolids,
+  trackerWarnings,
 } from "../laws/reduction";
 import type { StepBand } from "./band";
-import type { Reading, RunState, StepProgress } from "./fold";
+import type { RunState } from "./fold";
+import { paceSdOf } from "./pace";
+import { type Reading, type StepProgress, courseSoFar } from "./progress";
 import { readingSd, trackStep } from "./track";
 
 /** The step at work as it should stand at a moment. */
@@ -30,6 +35,8 @@ export interface LiveForecast {
   readonly lastAgainst: { readonly reading: Reading; readonly foreseenG: Grams } | null;
   /** Past its time by the forecast. */
   readonly late: boolean;
+  /** Off the fire: it waits, and its end moves on with the clock. */
+  readonly paused: boolean;
   /** How the readings compare with what was foreseen; `null` before anything was read. */
   readonly pace: { readonly times: number; readonly status: TrackerStatus; readonly words: string } | null;
 }
@@ -51,21 +58,31 @@ export function liveForecast(
   band: StepBand,
   weighedBefore = false,
 ): LiveForecast | null {
-  const { foreseen, begunAt } = progress;
-  if (!foreseen || begunAt === null) return null;
+  const { begunAt, legs } = progress;
+  const leg = legs.at(-1);
+  if (!leg || begunAt === null) return null;
+  const { foreseen } = leg;
+  // What waits off the fire begins again whenever it is put back.
+  const startAt = leg.paused ? now : leg.at;
   const durationMs = foreseen.durationS * 1000;
-  const elapsed = Math.max(0, now - begunAt) / 1000;
-  const latest = band.hi === null ? null : begunAt + durationMs * band.hi;
-  const end = begunAt + durationMs;
+  const elapsed = Math.max(0, now - startAt) / 1000;
+  const latest = band.hi === null ? null : startAt + durationMs * band.hi;
+  const end = startAt + durationMs;
   const byPlan = {
     endsAt: end,
-    earliest: begunAt + durationMs * band.lo,
+    earliest: startAt + durationMs * band.lo,
     latest,
-    late: now > (latest ?? end),
+    late: !leg.paused && now > (latest ?? end),
+    paused: leg.paused,
   };
-  const byClock = Math.min(1, (elapsed * 1000) / Math.max(1, durationMs));
+  const wholeMs = end - begunAt;
+  const byClock = Math.min(1, Math.max(0, now - begunAt) / Math.max(1, wholeMs));
   const nothingRead = { lastAgainst: null, pace: null };
-  const course = courseOf(progress.from, foreseen);
+  const course = leg.paused ? null : courseOf(leg.from, foreseen);
+  if (leg.paused) {
+    const mass = g(potMass(leg.from));
+    return { massNowG: mass, massLoG: mass, massHiG: mass, ...byPlan, progress: byClock, ...nothingRead };
+  }
   if (!course)
     return { massNowG: null, massLoG: null, massHiG: null, ...byPlan, progress: byClock, ...nothingRead };
 
@@ -73,15 +90,15 @@ export function liveForecast(
   const massAt = (second: number) => interpolate(course.seconds, course.mass, second);
   const startMass = course.mass[0] ?? 0;
   const endMass = course.mass.at(-1) ?? 0;
+  const whole = courseSoFar(progress);
+  const first = whole?.mass[0] ?? startMass;
   const along = (mass: number) =>
-    toMark && startMass > endMass
-      ? Math.min(1, Math.max(0, (startMass - mass) / (startMass - endMass)))
-      : byClock;
+    toMark && first > endMass ? Math.min(1, Math.max(0, (first - mass) / (first - endMass))) : byClock;
 
   const startSd = weighedBefore
     ? SCALE_SHARE * startMass
     : Math.max(SCALE_SHARE, (band.mass.hi - band.mass.lo) / 2 / Z90) * startMass;
-  const tracked = trackStep(progress, course, startSd);
+  const tracked = trackStep(progress, startSd, paceSdOf(progress));
   const reading = tracked?.readings.at(-1);
   if (!tracked || reading?.massG === undefined) {
     const mass = massAt(elapsed);
@@ -93,9 +110,11 @@ export function liveForecast(
     };
   }
   const { tracker } = tracked;
-  const at = predict(tracker, elapsed - tracker.atS);
+  const sinceBegun = (now - begunAt) / 1000;
+  const at = predict(tracker, sinceBegun - tracker.atS);
   const { value, lo, hi } = massNow(at);
   const status = statusOf(at, endMass, readingSd(reading, progress));
+  const solids = filmSolids(foreseen.pot.liquor);
   const there = arrival(tracker, endMass);
   const clock = (second: number) => begunAt + second * 1000;
   const last = there.hi === null ? null : clock(there.hi);
@@ -104,6 +123,7 @@ export function liveForecast(
     earliest: clock(there.lo),
     latest: last,
     late: now > (last ?? Infinity),
+    paused: false,
   };
   return {
     massNowG: value,
@@ -111,8 +131,17 @@ export function liveForecast(
     massHiG: hi,
     ...(toMark ? arriving : byPlan),
     progress: along(value),
-    lastAgainst: { reading, foreseenG: g(massAt((reading.at - begunAt) / 1000)) },
-    pace: { times: at.pace, status, words: tracked.said ?? STATUS_WORDS[status] },
+    lastAgainst: {
+      reading,
+      foreseenG: g(interpolate(whole?.seconds ?? [], whole?.mass ?? [], (reading.at - begunAt) / 1000)),
+    },
+    pace: {
+      times: at.pace,
+      status,
+      words: [tracked.said ?? paceWords(at, status), ...trackerWarnings(at, solids).map(w => w.message)].join(
+        " ",
+      ),
+    },
   };
 }
 

@@ -1,27 +1,31 @@
 export {
+  CLARITY,
+  FIX_OUTCOMES,
+  GLOSS,
+  INCIDENTS,
+  type Instrument,
   LONGEST_NOTE,
+  MEASURED,
+  PUT_IN,
+  type PutInFor,
+  type RunPayload,
+  TAKEN_OUT,
+  TASTES,
+  type Taste,
+  payloadSchema,
+} from "./payloads";
+export {
   PAYLOAD_VERSION,
   type RunEvent,
-  type RunPayload,
   checkPayload,
   inOrder,
-  payloadSchema,
   readKept,
   runEventSchema,
   timeOf,
 } from "./events";
-export {
-  type Reading,
-  type RunProblem,
-  type RunState,
-  type StepProgress,
-  facing,
-  fold,
-  massAtLevel,
-  openTicks,
-  notTakenBack,
-  stepToRead,
-} from "./fold";
+export { type Leg, type Reading, type StepProgress, type Turn, courseSoFar, openTicks } from "./progress";
+export { massAtLevel } from "./readings";
+export { type RunProblem, type RunState, facing, fold, notTakenBack, stepToRead } from "./fold";
 export { type StepBand, UNKNOWN_BAND, stepBand } from "./band";
 export { type LiveForecast, forecastOf, liveForecast } from "./forecast";
 export {
@@ -35,3 +39,21 @@ export {
 export { type Lock, type WaitingSalt, locksOf, waitingSalt } from "./locks";
 export { type Timer, type UsualTimer, timersOf, usualTimers } from "./timers";
 export { type LearnedWeight, type WeighedLine, learnedWeight } from "./learned";
+export {
+  type Fix,
+  type HandOver,
+  type Incident,
+  MOST_SCORE,
+  type PutIn,
+  type Tasting,
+  type Told,
+  VERDICTS,
+  fixInWords,
+  incidentInWords,
+  tastingInWords,
+} from "./told";
+export { type Dose, type Seasoned, seasonedIn } from "./seasoning";
+export { watchNow } from "./watch";
+export { type MiseItem, gatesOf, miseLock, miseOf, readyWords } from "./mise";
+export { type NextThing, nextThings } from "./next-things";
+export { type AsCooked, asCooked, draftOf, improvisedFormula, isImprovised } from "./as-cooked";

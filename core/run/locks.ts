@@ -1,6 +1,7 @@
 import { type StateAfterStep, flouryIn, isSalt, pendingSalty } from "../formula";
 import { POTATO_MOST_S } from "../laws/puree";
-import type { RunState, StepProgress } from "./fold";
+import type { RunState } from "./fold";
+import type { StepProgress } from "./progress";
 
 /** Something a step may not do yet; only a reason that is logged opens it. */
 export interface Lock {

@@ -1,8 +1,20 @@
-import { type Course, interpolate } from "../formula";
-import { type Tracker, jugSd, profileOf, read, scaleSd, startTracker, stickSd } from "../laws/reduction";
+import { type Course, courseOf, interpolate } from "../formula";
+import {
+  type RateProfile,
+  type Tracker,
+  added,
+  backOnFire,
+  heatChanged,
+  jugSd,
+  profileOf,
+  read,
+  scaleSd,
+  startTracker,
+  stickSd,
+} from "../laws/reduction";
 import { geometryOfVessel } from "../things/vessel";
 import { mm } from "../ground/quantity";
-import type { Reading, StepProgress } from "./fold";
+import { type Leg, type Reading, type StepProgress, legAt } from "./progress";
 
 /** From this share of its fastest pace on a pot counts as heated up. */
 const HEATED = 0.5;
@@ -40,6 +52,36 @@ function heatedIndex(course: Course): number {
   );
 }
 
+/** A leg as a filter sees it, in seconds since the step began. */
+interface Stretch {
+  readonly leg: Leg;
+  readonly course: Course;
+  /** When the pot has come to heat in it, and what it weighs then. */
+  readonly heatedS: number;
+  readonly heatedG: number;
+  readonly endsS: number;
+  readonly untilS: number;
+  readonly profile: RateProfile;
+}
+
+function stretchOf(leg: Leg, begunAt: number, until: number): Stretch | null {
+  const course = courseOf(leg.from, leg.foreseen);
+  if (!course) return null;
+  const startS = (leg.at - begunAt) / 1000;
+  const from = heatedIndex(course);
+  return {
+    leg,
+    course,
+    heatedS: startS + (course.seconds[from] ?? 0),
+    heatedG: course.mass[from] ?? 0,
+    endsS: startS + (course.seconds.at(-1) ?? 0),
+    untilS: (until - begunAt) / 1000,
+    profile: profileOf(
+      course.seconds.slice(from).map((atS, i) => ({ atS, massG: course.mass[from + i] ?? 0 })),
+    ),
+  };
+}
+
 export interface TrackedStep {
   readonly tracker: Tracker;
   readonly readings: readonly Reading[];
@@ -48,46 +90,75 @@ export interface TrackedStep {
 }
 
 /**
- * Follows the step at work through its readings of the mass.
+ * Follows the step at work through its readings of the mass, and through what was changed of it.
  *
- * The filter begins where the pot has come to heat; what was read before sets the mass it begins with.
+ * The filter begins where the pot has come to heat; what was read before sets the mass it begins with. A change of the
+ * heat opens the pace again; what went in or out moves the mass.
  * `null`: nothing was read, or nothing is foreseen to leave.
  */
-export function trackStep(progress: StepProgress, course: Course, startSdG: number): TrackedStep | null {
-  const { begunAt } = progress;
+export function trackStep(
+  progress: Pick<StepProgress, "begunAt" | "legs" | "readings" | "foreseen" | "fromVessel">,
+  startSdG: number,
+  paceSd?: number,
+): TrackedStep | null {
+  const { begunAt, legs } = progress;
   if (begunAt === null) return null;
   const readings = progress.readings.filter(
     r => r.massG !== undefined && r.kind !== "added" && r.at >= begunAt,
   );
   if (!readings.length) return null;
-  const from = heatedIndex(course);
-  const heatedS = course.seconds[from] ?? 0;
-  const heatedG = course.mass[from] ?? 0;
-  const points = course.seconds.slice(from).map((atS, i) => ({ atS, massG: course.mass[from + i] ?? 0 }));
-  const at = (r: Reading) => (r.at - begunAt) / 1000;
-  const early = readings.filter(r => at(r) <= heatedS).at(-1);
-  let tracker = startTracker({
-    atS: heatedS,
-    massG: early?.massG
-      ? early.massG + heatedG - interpolate(course.seconds, course.mass, at(early))
-      : heatedG,
-    massSdG: early ? readingSd(early, progress) : startSdG,
-    profile: profileOf(points),
-    durationS: Math.max(60, (course.seconds.at(-1) ?? 0) - heatedS),
-  });
+  let tracker: Tracker | null = null;
   let said: string | null = null;
-  for (const reading of readings) {
-    if (at(reading) <= heatedS || reading.massG === undefined) continue;
-    const next = read(tracker, {
-      atS: at(reading),
-      massG: reading.massG,
-      sdG: readingSd(reading, progress),
-    });
-    // Two readings of the same second: the first stands.
-    if (!next.ok) continue;
-    said =
-      next.value.events.length > tracker.events.length ? (next.value.events.at(-1)?.message ?? null) : null;
-    tracker = next.value;
+  for (const [i, leg] of legs.entries()) {
+    const own = readings.filter(r => legAt(legs, r.at) === leg);
+    if (leg.paused) continue;
+    const stretch = stretchOf(leg, begunAt, legs[i + 1]?.at ?? Infinity);
+    if (!stretch) return null;
+    if (!tracker && !own.length) continue;
+    const at = (r: Reading) => (r.at - begunAt) / 1000;
+    const early = own.filter(r => at(r) <= stretch.heatedS).at(-1);
+    const legS = (leg.at - begunAt) / 1000;
+    tracker = tracker
+      ? turned(tracker, stretch, legs[i - 1], legS)
+      : startTracker({
+          atS: stretch.heatedS,
+          massG: early?.massG
+            ? early.massG +
+              stretch.heatedG -
+              interpolate(stretch.course.seconds, stretch.course.mass, at(early) - legS)
+            : stretch.heatedG,
+          massSdG: early ? readingSd(early, progress) : startSdG,
+          profile: stretch.profile,
+          durationS: Math.max(60, stretch.endsS - stretch.heatedS),
+          ...(paceSd !== undefined && { paceSd }),
+        });
+    for (const reading of own) {
+      if (at(reading) <= tracker.atS || reading.massG === undefined) continue;
+      const next = read(tracker, {
+        atS: at(reading),
+        massG: reading.massG,
+        sdG: readingSd(reading, progress),
+      });
+      // Two readings of the same second: the first stands.
+      if (!next.ok) continue;
+      said =
+        next.value.events.length > tracker.events.length ? (next.value.events.at(-1)?.message ?? null) : null;
+      tracker = next.value;
+    }
   }
-  return { tracker, readings, said };
+  return tracker && { tracker, readings, said };
+}
+
+/** The filter goes over into the next leg: it has to heat up again where something cold came in. */
+function turned(t: Tracker, stretch: Stretch, before: Leg | undefined, atS: number): Tracker {
+  const { leg, profile, heatedS, heatedG } = stretch;
+  const mass = leg.turn?.massG ?? 0;
+  const next = before?.paused
+    ? backOnFire({ ...t, profile }, atS)
+    : mass !== 0
+      ? added(t, atS, mass, undefined, profile)
+      : heatChanged(t, atS, profile);
+  if (heatedS <= atS) return next;
+  const start = stretch.course.mass[0] ?? heatedG;
+  return { ...next, atS: heatedS, massG: next.massG - (start - heatedG) };
 }

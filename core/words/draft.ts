@@ -13,7 +13,7 @@ import { type Said, layoutOf } from "./reading/layout";
 import { Reader } from "./reading/reader";
 
 /** More than any recipe; a book is pasted recipe by recipe. */
-export const LONGEST_RECIPE = 20_000;
+export const LONGEST_RECIPE = 12_000;
 /** No sentence of a recipe is as long, and no word; such a stretch is kept as it stands and read as nothing. */
 const LONGEST_SENTENCE = 2500;
 const LONGEST_WORD = 60;

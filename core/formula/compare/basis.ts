@@ -59,6 +59,7 @@ const FIGURES_OF_A_KITCHEN = [
   "facts",
   "house",
   "bodyReadings",
+  "paceReadings",
 ] as const;
 
 /** How a basis differs from the kitchen of today: what is the same is named, what is not goes along. */
@@ -112,6 +113,7 @@ const FIGURE_WORDS: Partial<Record<(typeof FIGURES_OF_A_KITCHEN)[number], string
   facts: "figures the sums rest on",
   house: "words or rates of the house",
   bodyReadings: "readings of body",
+  paceReadings: "what pots on burners were found to do",
 };
 
 /**

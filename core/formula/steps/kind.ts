@@ -60,6 +60,8 @@ export interface StepContext<S> {
   readonly ovenTrays: number;
   readonly around: Surroundings;
   readonly facts: FactValues;
+  /** Times the pace of the sums that a pot on a burner has been found to go. */
+  readonly paceOf: (burnerId: string, vesselId: string) => number;
   readonly ingredientById: (id: string) => Ingredient | undefined;
   /** The vessel this step gives to or takes from, where it does: it has the name the step says. */
   readonly elsewhere: OtherVessel | null;

@@ -14,6 +14,7 @@ import { type Result, type Warning, ok, refuse } from "../../ground/result";
 import { heatUpTime } from "../../laws/heat";
 import {
   type EndPoint,
+  LIDS,
   type Rapid,
   type SimulationInput,
   foamsUp,
@@ -27,7 +28,16 @@ import { type Vessel, dipMark, geometryOfVessel, vesselHeatCapacity } from "../.
 import { type StepContext, defineStep, missingVessel, outcome } from "./kind";
 import { type ReductionEnd, SYRUP_WATER, endInWords, endPointIn } from "./reduction-end";
 import { sauceOf } from "./as-sauce";
-import { burner as burnerField, end, opening, openingIfAny, timeIfAny, vessel } from "./field";
+import {
+  asThemselves,
+  burner as burnerField,
+  choiceIfAny,
+  end,
+  opening,
+  openingIfAny,
+  timeIfAny,
+  vessel,
+} from "./field";
 import {
   addLines,
   inField,
@@ -49,6 +59,7 @@ const fields = {
   burnerId: burnerField("Burner", "the strongest free one"),
   /** Share of the pot over the heat. */
   overlap: opening("Pot over the fire"),
+  lid: choiceIfAny("Lid", asThemselves(LIDS), "off"),
   vesselId: vessel("Pot", undefined, "where it goes best"),
 };
 
@@ -106,9 +117,9 @@ export const reduce = defineStep({
       vessel: geometry,
       displacedMl: displaced,
       heatCapacityJPerK: bystanders(pot, vessel),
-      drive: { watts: flame.value },
+      drive: { watts: watts(flame.value * context.paceOf(burner.id, vessel.id)) },
       surface: "stirred",
-      lid: "off",
+      lid: step.lid ?? "off",
       around: context.around,
       goal,
       facts,

@@ -10,6 +10,7 @@ import { type Vessel, type VesselShape } from "../../things/vessel";
 import type { Calibration } from "../../laws/texture";
 import type { FormulaDocument } from "../document/document";
 import { type BodyReading, learnBody } from "./learned-body";
+import { type PaceReading, type PairPace, learnPaces } from "./learned-pace";
 
 /** A kitchen as plain data: what the page, the worker and the server pass around. */
 export interface KitchenData {
@@ -33,6 +34,8 @@ export interface KitchenData {
   readonly house: House;
   /** Kitchen tests of body, beside what the sums had said. */
   readonly bodyReadings?: readonly BodyReading[];
+  /** How fast pots on burners went in past batches, the oldest first. */
+  readonly paceReadings?: readonly PaceReading[];
   /** Formulas other formulas may draw on: all of them, or those that are needed here. */
   readonly formulas: Readonly<Record<string, FormulaDocument>>;
   /** What all formulas of the kitchen are called, where not all of them are at hand. */
@@ -76,6 +79,8 @@ export interface Kitchen {
   readonly ingredientById: ReadonlyMap<string, Ingredient>;
   /** What the kitchen’s readings teach, by family. */
   readonly learnedBody: ReadonlyMap<string, Calibration>;
+  /** What its batches teach, by pot and burner. */
+  readonly learnedPace: ReadonlyMap<string, PairPace>;
 }
 
 /** Trays of an oven nobody has entered. Common practice, no source. */
@@ -136,6 +141,7 @@ export function openKitchen(
     ovenTrays: data.appliances.reduce((n, a) => n + (a.kind === "oven" ? a.trays : 0), 0) || TRAYS_OF_AN_OVEN,
     ingredientById: new Map(data.ingredients.map(i => [i.id, i])),
     learnedBody: learnBody(data.bodyReadings ?? []),
+    learnedPace: learnPaces(data.paceReadings ?? []),
   };
 }
 

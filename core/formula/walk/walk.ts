@@ -19,6 +19,7 @@ import { type Step, kindOf } from "../steps";
 import { panOf } from "../steps/pan";
 import { inField } from "../steps/shared";
 import { WalkCache } from "./walk-cache";
+import { paceTimes } from "./learned-pace";
 import { Pots } from "./pots";
 
 export interface WalkOptions {
@@ -328,6 +329,7 @@ export function applyStep(
     ovenTrays: kitchen.ovenTrays,
     around: kitchen.around,
     facts: kitchen.facts,
+    paceOf: (burnerId, vesselId) => paceTimes(kitchen.learnedPace, burnerId, vesselId),
     elsewhere: where.elsewhere ?? null,
     taken: where.taken ?? NONE_TAKEN,
     ingredientById: id => kitchen.ingredientById.get(id),

@@ -49,6 +49,7 @@ export {
   type TrackerStatus,
   arrival,
   massNow,
+  paceWords,
   statusOf,
   trackerWarnings,
 } from "./tracker-outlook";

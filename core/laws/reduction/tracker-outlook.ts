@@ -71,6 +71,8 @@ export const TRACKER_STATUSES = ["on-pace", "slow", "fast", "stalled", "there"] 
 export type TrackerStatus = (typeof TRACKER_STATUSES)[number];
 
 const LEAST_READINGS = 3;
+/** A pace this far from the foreseen one is no longer called "as foreseen", whatever its doubt. */
+const NEAR_PACE = 0.2;
 
 /** How it goes. Slow, fast and stalled need three accepted readings; a dead flame also shows in the readings' own line. */
 export function statusOf(t: Tracker, targetG: number, readingSdG: number): TrackerStatus {
@@ -106,6 +108,19 @@ export const STATUS_WORDS: Record<TrackerStatus, string> = {
   stalled: "hardly anything leaves: is the flame out, the lid on, a crust closed?",
   there: "at the mark",
 };
+
+/**
+ * How it goes, in a cook's words: the status, and where that is still open but the readings point away from what was foreseen,
+ * which way.
+ */
+export function paceWords(t: Tracker, status: TrackerStatus): string {
+  if (status !== "on-pace" || t.accepted < 2 || Math.abs(t.pace - 1) <= NEAR_PACE)
+    return STATUS_WORDS[status];
+  const times = Math.round(t.pace * 10) / 10;
+  return t.pace < 1
+    ? `so far about ${times} times the pace foreseen: look at the flame, and read once more`
+    : `so far about ${times} times the pace foreseen: read again soon`;
+}
 
 /** Solids from which a falling pace may mean a crust. */
 const CRUST_SOLIDS = 0.15;

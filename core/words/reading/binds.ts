@@ -1,26 +1,14 @@
 import type { Ingredient } from "../../things/larder";
-import type { Sense } from "../lexicon/verbs";
-import type { SaidTime } from "../text/times";
 import { ByHand } from "./by-hand";
 import { rouxColour } from "./clause-words";
 import type { Clause } from "./clauses";
-import type { Per } from "./in-reading";
+import type { Deed } from "./in-reading";
 import { isButter, isFat, isFlour, isLiquid, isOil, isStarch, isYolk } from "./kinds-of-things";
 
 /** What binds: flour, starch, yolk, butter, oil. */
 export abstract class Binds extends ByHand {
   /** Flour, starch, roux, slurry, beurre manié, and what follows them until they are wet. */
-  protected thickens(
-    clause: Clause,
-    is: {
-      T: string;
-      main: Sense | null;
-      has: (...of: Sense[]) => boolean;
-      time: SaidTime | null;
-      per: Per;
-      c: number | null;
-    },
-  ): "piece" | null {
+  protected thickens(clause: Clause, is: Deed): "piece" | null {
     const { T, has, time, per } = is;
     const { last } = this;
     const open = this.pieces.findLast(p => p.kind === "thicken");
@@ -194,19 +182,7 @@ export abstract class Binds extends ByHand {
   }
 
   /** Yolks with heat, butter into a sauce, oil into a mayonnaise. */
-  protected bindsOrMounts(
-    clause: Clause,
-    is: {
-      T: string;
-      main: Sense | null;
-      has: (...of: Sense[]) => boolean;
-      time: SaidTime | null;
-      c: number | null;
-      per: Per;
-      puts: boolean;
-      offHeat: boolean;
-    },
-  ): "piece" | null {
+  protected bindsOrMounts(clause: Clause, is: Deed): "piece" | null {
     const { T, has, c, per, main } = is;
     const { last } = this;
     const names = clause.things.filter(t => !t.aside).map(t => t.named.ingredient);

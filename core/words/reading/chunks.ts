@@ -1,10 +1,31 @@
 import { BESIDE, FILLER } from "../lexicon/words";
 import type { Lexicon, Named } from "../lexicon/things";
-import { type Verb, isGerund, isParticiple, verbCalled } from "../lexicon/verbs";
+import { type Verb, isParticiple, verbCalled } from "../lexicon/verbs";
 import { type SaidAmount, amountAt } from "../text/amounts";
 import { numberAt } from "../text/numbers";
 import { type SaidTemperature, type SaidTime, temperatureAt, timeAt } from "../text/times";
 import type { Token } from "../text/tokens";
+import {
+  plainAt,
+  NOT,
+  UNTIL,
+  WHEN,
+  SOON,
+  CLOSES,
+  join,
+  isLimit,
+  limitBefore,
+  endOfNot,
+  endOfUntil,
+  someMeasured,
+  endOfIf,
+  endOfWhen,
+  isSoThat,
+  isClauseAhead,
+  isComparison,
+  endOfComparison,
+} from "./spans";
+import { isPlural, isTitleNoun, isNoOrder, isNoun, formOf } from "./verb-or-word";
 
 /** What is said of how much of a thing goes in, beside grams. */
 export type Relation =
@@ -50,22 +71,6 @@ export type Chunk =
   | (Span & { readonly type: "until" | "not" | "if" | "aside"; readonly words: string })
   | (Span & { readonly type: "mark"; readonly mark: string })
   | (Span & { readonly type: "word"; readonly plain: string });
-
-const plainAt = (tokens: readonly Token[], i: number): string => tokens[i]?.plain ?? "";
-
-const NOT =
-  /^(?:dont|doesnt|didnt|wont|never|not|no|without|cannot|cant|mustnt|shouldnt|isnt|arent|nobody|nothing|non|sans)$/;
-const UNTIL = /^(?:until|till|untill|til)$/;
-const WHEN = /^(?:when|while|whilst|because|so|which|where|whose|who|unless|since|though|although|or)$/;
-const SOON = /^(?:once)$/;
-const CLOSES = /^(?:[,;:.()→—!?]|then)$/;
-const VESSEL_END = /^(?:and|but|just|then)$/;
-
-/** Whether a verb stands where somebody is told to do it. */
-const isDeed = (tokens: readonly Token[], i: number): boolean => {
-  const verb = verbCalled(plainAt(tokens, i));
-  return verb !== null && !isGerund(plainAt(tokens, i)) && verb.sense !== "help" && verb.sense !== "aside";
-};
 
 /** The pieces of one sentence, each with the tokens it takes up; every token is in one of them. */
 export function chunksOf(tokens: readonly Token[], lexicon: Lexicon): Chunk[] {
@@ -357,98 +362,6 @@ const thing = (from: number, to: number, named: Named, more: Partial<ThingChunk>
   ...more,
 });
 
-const join = (tokens: readonly Token[], from: number, to: number): string =>
-  tokens.slice(from, to).map(t => t.plain).join(" "); // prettier-ignore
-
-/** "no more than 35 minutes", "not over 80 °C": a limit, not a ban. */
-const isLimit = (tokens: readonly Token[], i: number): boolean =>
-  /^(?:no|not)$/.test(plainAt(tokens, i)) &&
-  /^(?:more|over|above|longer)$/.test(plainAt(tokens, i + 1)) &&
-  numberAt(tokens, i + (plainAt(tokens, i + 2) === "than" ? 3 : 2)) !== null;
-
-const limitBefore = (tokens: readonly Token[], i: number): boolean =>
-  /^(?:under|below|most|max|maximum|above|over|than|beyond)$/.test(plainAt(tokens, i - 1)) ||
-  /^(?:max|tops|maximum)$/.test(plainAt(tokens, i + 3));
-
-/** How far what is told off reaches. */
-function endOfNot(tokens: readonly Token[], from: number): number {
-  const first = plainAt(tokens, from);
-  let i = from + 1;
-  // "no salt the capers are salty enough", "without salt": the thing alone.
-  const nounOnly = first === "no" || first === "sans" || first === "non";
-  let words = 0;
-  let verbs = 0;
-  while (i < tokens.length) {
-    const plain = plainAt(tokens, i);
-    if (tokens[i]?.kind === "break" || CLOSES.test(plain)) break;
-    if (VESSEL_END.test(plain)) break;
-    if (nounOnly) {
-      if (tokens[i]?.kind !== "word" || numberAt(tokens, i)) break;
-      if (
-        words > 0 &&
-        (FILLER.has(plain) || isDeed(tokens, i)) &&
-        !/^(?:more|in|it|at|any|all|yet|ever|whatsoever|on|of|the)$/.test(plain)
-      )
-        break;
-      if (words > 0 && /^(?:the)$/.test(plain) && !/^(?:in|on|of)$/.test(plainAt(tokens, i - 1))) break;
-      words += 1;
-    } else {
-      if (isDeed(tokens, i)) {
-        // "never stir, let it": a second verb is another matter, unless it is let or helped.
-        if (
-          verbs > 0 &&
-          !isGerund(plain) &&
-          !/^(?:it|to|let|letting|them|you|or|take|takes|taking|turn|get|go)$/.test(plainAt(tokens, i - 1))
-        )
-          break;
-        verbs += 1;
-      }
-      const amount = i > from + 2 ? amountAt(tokens, i) : null;
-      if (amount?.unit && amount.unit.kind !== "share" && /^(?:with|it|them)$/.test(plainAt(tokens, i - 1)))
-        break;
-      if (
-        i > from + 1 &&
-        tokens[i]?.kind === "number" &&
-        !/^(?:over|above|than|under|more|past|to|at|a)$/.test(plainAt(tokens, i - 1))
-      )
-        break;
-    }
-    i += 1;
-  }
-  return Math.max(i, from + 1);
-}
-
-function endOfUntil(tokens: readonly Token[], from: number): number {
-  let i = from + 1;
-  let finite = 0;
-  while (i < tokens.length) {
-    const plain = plainAt(tokens, i);
-    if (tokens[i]?.kind === "break" || CLOSES.test(plain)) break;
-    if (
-      plain === "and" &&
-      isDeed(tokens, i + 1) &&
-      !/^(?:mixture|it|they|the)$/.test(plainAt(tokens, i + 1)) &&
-      !isStateAfterAnd(tokens, i)
-    )
-      break;
-    // "until brown in 30 g butter": what it is done in goes in.
-    if (/^(?:in|with)$/.test(plain) && isMeasured(tokens, i + 1)) break;
-    const verb = verbCalled(plain);
-    if (verb && i > from + 1 && !isGerund(plain)) {
-      const subject =
-        /^(?:it|they|you|that|this|the|its|theyre|has|have|is|are|was|were|be|just|barely|to|all)$/.test(
-          plainAt(tokens, i - 1),
-        );
-      const noun = /^(?:a|of|the|bit|little|some)$/.test(plainAt(tokens, i - 1));
-      if (!subject && !noun && finite > 0 && !isParticiple(plain) && !/s$/.test(plain)) break;
-      if (!subject && finite === 0 && isImperative(tokens, i)) break;
-      finite += 1;
-    }
-    i += 1;
-  }
-  return i;
-}
-
 /** "300 ml stock" that nobody called anything else goes in too, and which it is has to be asked. */
 function ofSomeKind(tokens: readonly Token[], i: number, amount: SaidAmount): Named | null {
   const name = plainAt(tokens, i);
@@ -462,99 +375,6 @@ function ofSomeKind(tokens: readonly Token[], i: number, amount: SaidAmount): Na
 const OF_SOME_KIND = /^(?:stock|broth|jus|fat|meat|fish|bones|berries|fruit|cheese|juice|liquor)$/;
 const ENDS_AT =
   /\b(?:to|until|till|down|per|every|each|makes?|have|has|had|yields?|gives?|gave|left|leave|leaves|all but|keep|kept|about|close to|of)$/;
-
-const someMeasured = (tokens: readonly Token[], from: number, to: number): boolean => {
-  for (let i = from; i < to; i++) if (isMeasured(tokens, i)) return true;
-  return false;
-};
-
-const isMeasured = (tokens: readonly Token[], i: number): boolean => {
-  const kind = amountAt(tokens, i)?.unit?.kind;
-  return kind === "mass" || kind === "volume";
-};
-
-/** "until soft push it through": an order follows the state. */
-const isImperative = (tokens: readonly Token[], i: number): boolean =>
-  /^(?:it|them|in|the|through|out|up|off|with|down)$/.test(plainAt(tokens, i + 1)) &&
-  !/s$/.test(plainAt(tokens, i));
-
-/** "until the liquid has gone and the mixture begins to hiss", "soft and golden". */
-const isStateAfterAnd = (tokens: readonly Token[], i: number): boolean =>
-  /s$/.test(plainAt(tokens, i + 1)) || /^(?:dry|set)$/.test(plainAt(tokens, i + 1));
-
-function endOfIf(tokens: readonly Token[], from: number): number {
-  const leads = from === 0 || tokens.slice(0, from).every(t => t.kind !== "word" || FILLER.has(t.plain));
-  let i = from + 1;
-  while (
-    i < tokens.length &&
-    (leads
-      ? tokens[i]?.kind !== "break" && !/^[.;]$/.test(plainAt(tokens, i))
-      : !/^[,;.)]$/.test(plainAt(tokens, i)))
-  )
-    i += 1;
-  return i;
-}
-
-function endOfWhen(tokens: readonly Token[], from: number): number {
-  let i = from + 1;
-  let verbs = 0;
-  while (i < tokens.length && !CLOSES.test(plainAt(tokens, i)) && tokens[i]?.kind !== "break") {
-    const plain = plainAt(tokens, i);
-    const before = plainAt(tokens, i - 1);
-    if (i > from + 2 && plain === "and" && isDeed(tokens, i + 1)) break;
-    if (i > from + 2 && /^(?:you|i|we)$/.test(plain) && isDeed(tokens, i + 1)) break;
-    // "when it's really boiling two pounds of peas": what goes in then is no part of when.
-    const amount = i > from + 2 ? amountAt(tokens, i) : null;
-    if (amount?.unit && amount.unit.kind !== "share" && !/^(?:over|of|about|to|for|by)$/.test(before)) break;
-    if (verbCalled(plain)) {
-      const order =
-        isDeed(tokens, i) &&
-        !isParticiple(plain) &&
-        !/s$/.test(plain) &&
-        !/^(?:to|it|they|you|i|we|the|has|have|is|are|a|that|its|will|can|of)$/.test(before);
-      if (verbs > 0 && order) break;
-      verbs += 1;
-    }
-    i += 1;
-  }
-  return i;
-}
-
-const isSoThat = (tokens: readonly Token[], i: number): boolean =>
-  /^(?:that|it|the|they|we|you)$/.test(plainAt(tokens, i + 1)) &&
-  i > 0 &&
-  !/^[,]$/.test(plainAt(tokens, i - 1));
-
-/** "once the flames die", and not "an hour, once". */
-const isClauseAhead = (tokens: readonly Token[], i: number): boolean =>
-  /^(?:the|it|they|you|through|that|peeled)$/.test(plainAt(tokens, i + 1));
-
-const isComparison = (tokens: readonly Token[], i: number): boolean => {
-  const [plain, next] = [plainAt(tokens, i), plainAt(tokens, i + 1)];
-  if (plain === "colour" || plain === "color") return next === "of";
-  if (/^smells?$/.test(plain)) return /^(?:like|of)$/.test(next);
-  if (plain === "like")
-    return !numberAt(tokens, i + 1)?.inFigures && !/^(?:a)$/.test(next)
-      ? !/^(?:a|an)$/.test(next) || true
-      : !numberAt(tokens, i + 1);
-  if (plain === "as") return !/^(?:taken|said|needed|well|required)$/.test(next);
-  return true;
-};
-
-function endOfComparison(tokens: readonly Token[], from: number): number {
-  let i = from + 1;
-  while (
-    i < tokens.length &&
-    !CLOSES.test(plainAt(tokens, i)) &&
-    !/^(?:and|but)$/.test(plainAt(tokens, i)) &&
-    tokens[i]?.kind !== "break"
-  ) {
-    if (i > from + 1 && isDeed(tokens, i) && !FILLER.has(plainAt(tokens, i - 1))) break;
-    if (plainAt(tokens, i) === "for" && numberAt(tokens, i + 1)) break;
-    i += 1;
-  }
-  return i;
-}
 
 /** "sole and turbot frames": what the second is made of counts for the first. */
 function shared(tokens: readonly Token[], named: Named | null, lexicon: Lexicon): Named | null {
@@ -751,73 +571,6 @@ const nameIsLonger = (tokens: readonly Token[], named: Named | null, i: number):
     !/^(?:brown|roast|dry|cover|season)$/.test(plainAt(tokens, i)))
     ? true
     : named !== null && named.ingredient !== null && named.to > i + 1 && i > 0;
-
-/** "the shells", "two slices": what is done ends like what is meant. */
-function isPlural(tokens: readonly Token[], i: number): boolean {
-  const plain = plainAt(tokens, i);
-  const verb = verbCalled(plain);
-  return (
-    /s$/.test(plain) &&
-    verb !== null &&
-    verb.lemma !== plain &&
-    /^(?:prepare|aside|cover|skim|pass)$/.test(verb.sense) &&
-    !/^(?:it|he|she|that|who|which|one)$/.test(plainAt(tokens, i - 1))
-  );
-}
-
-/** "for the pork belly braise I cure …": a dish, then who does what. */
-const isTitleNoun = (tokens: readonly Token[], i: number): boolean =>
-  /^(?:i|we|you)$/.test(plainAt(tokens, i + 1)) &&
-  verbCalled(plainAt(tokens, i + 2)) !== null &&
-  tokens[i - 1]?.kind === "word" &&
-  !/^(?:and|you|i|we|then|to)$/.test(plainAt(tokens, i - 1));
-
-function isNoOrder(tokens: readonly Token[], i: number): boolean {
-  const plain = plainAt(tokens, i);
-  const before = plainAt(tokens, i - 1);
-  const next = plainAt(tokens, i + 1);
-  if (plain === "dry") {
-    if (/^(?:caramel|pan|skillet|heat|again)$/.test(next)) return true;
-    return [1, 2, 3].some(k =>
-      /^(?:cook|cooked|boil|boiled|fry|fried|reduce|reduced|go|almost|nearly|until|completely)$/.test(
-        plainAt(tokens, i - k),
-      ),
-    );
-  }
-  if (plain === "boil" && before === "the" && plainAt(tokens, i - 2) === "off") return true;
-  if (plain === "left") return /^(?:was|is|were|what|whats|been|thats|are)$/.test(before);
-  if (plain === "warm") {
-    if (/^(?:keep|hold|held|kept|them|it)$/.test(before)) return true;
-  }
-  if (plain === "rest") return /^(?:the|of|its)$/.test(before);
-  if (/^(?:warm|cool|open|set)$/.test(plain))
-    return before === "," && (CLOSES.test(next) || next === "not" || next === "");
-  return false;
-}
-
-/** "high heat", "off the fire", "heat off". */
-const isNoun = (tokens: readonly Token[], i: number): boolean =>
-  /^(?:the|high|low|medium|of|on|over|full|strong|gentle|slow|off|under|more|a|no|fierce|moderate|from|to|in|reduce|lower|raise)$/.test(
-    plainAt(tokens, i - 1),
-  ) || /^(?:off|down|up high)$/.test(plainAt(tokens, i + 1));
-
-function formOf(tokens: readonly Token[], i: number): "base" | "past" | "gerund" | "noun" | "part" {
-  const plain = plainAt(tokens, i);
-  const before = plainAt(tokens, i - 1);
-  if (isGerund(plain)) return "gerund";
-  if (isParticiple(plain) && /^(?:the|a|an|some|of)$/.test(before)) return "part";
-  if (before === "to" && /^(?:aside|help|prepare)$/.test(verbCalled(plain)?.sense ?? "")) return "part";
-  if (
-    /^(?:a|an|the|bare|gentle|low|slow|rolling|full|hard|gently|no|one|very|white|pale|brown|blond|fine|drum|hair|conical|coarse|of)$/.test(
-      before,
-    ) ||
-    (/^(?:to|at|from|after)$/.test(before) && /^(?:boil|simmer|murmur|reduction)$/.test(plain))
-  )
-    return "noun";
-  if (isParticiple(plain)) return "past";
-  if (/^(?:on|of|with|in)$/.test(before) && !/^(?:go|goes|went)$/.test(plain)) return "noun";
-  return "base";
-}
 
 /** Numbers and amounts in what follows "until": their ends count, the verbs in it do not. */
 function scanInside(tokens: readonly Token[], from: number, to: number, chunks: Chunk[]): void {

@@ -1,4 +1,7 @@
 import type { StepKindName } from "../../formula";
+import type { Sense } from "../lexicon/verbs";
+import type { SaidTime } from "../text/times";
+import type { ThingChunk } from "./chunks";
 import type { DraftQuestion } from "../piece";
 import type { SaidIngredient } from "./pool";
 
@@ -26,3 +29,20 @@ export interface Reading {
 
 /** Where a base is named for all amounts of a sentence: "Per litre of bisque: …". */
 export type Per = { readonly kind: "per-litre" | "per-kg" | "per-piece"; readonly of: string } | null;
+
+/** What one clause does, as far as its own words tell. */
+export interface Deed {
+  /** Its words made plain. */
+  readonly T: string;
+  readonly main: Sense | null;
+  readonly has: (...of: Sense[]) => boolean;
+  readonly time: SaidTime | null;
+  /** °C. */
+  readonly c: number | null;
+  readonly offHeat: boolean;
+  /** It puts something in. */
+  readonly puts: boolean;
+  readonly per: Per;
+  /** Amounts that stand without a thing. */
+  readonly bare: readonly NonNullable<ThingChunk["amount"]>[];
+}

@@ -3,12 +3,11 @@ import { printNumber } from "../../ground/quantity";
 import type { shareIn } from "../lexicon/ends";
 import { endIn } from "../lexicon/ends";
 import type { Sense } from "../lexicon/verbs";
-import type { SaidTime } from "../text/times";
 import type { Chunk, ThingChunk } from "./chunks";
 import { BOILED_OFF, BOILS_TO_C, COOKED_DRY, howLong } from "./clause-words";
 import type { Clause } from "./clauses";
 import { GoesIn } from "./goes-in";
-import type { Per, Reading } from "./in-reading";
+import type { Deed, Reading } from "./in-reading";
 import { isFat, isLiquid, isSugar } from "./kinds-of-things";
 import type { SaidIngredient } from "./pool";
 
@@ -107,13 +106,7 @@ export abstract class OnTheFire extends GoesIn {
   protected simmers(
     clause: Clause,
     said: SaidIngredient[],
-    is: {
-      T: string;
-      time: SaidTime | null;
-      c: number | null;
-      lid: Record<string, unknown>;
-      has: (...of: Sense[]) => boolean;
-    },
+    is: Pick<Deed, "T" | "time" | "c" | "has"> & { readonly lid: Record<string, unknown> },
     doubts: string[],
   ): "piece" {
     const { T, time, c, lid, has } = is;
@@ -194,7 +187,7 @@ export abstract class OnTheFire extends GoesIn {
   /** A reduction, from its share, its end on the spoon, its volume or temperature. */
   protected reads(
     clause: Clause,
-    is: { T: string; time: SaidTime | null; c: number | null; per: Per; has: (...of: Sense[]) => boolean },
+    is: Pick<Deed, "T" | "time" | "c" | "per" | "has">,
     share: ReturnType<typeof shareIn>,
     spoon: ReturnType<typeof endIn>,
     volume: ReductionEnd | null,

@@ -53,58 +53,60 @@ export abstract class Pans extends Binds {
   /** A second pan that was spoken of before anything went into it: "In a second pan, make the roux:". */
   private pending: string | undefined;
 
+  /** Most recipes have one pot: for them nobody looks into pans. */
+  private hasSecond = false;
+
   /** Leaves one pan for another; what is said from here on is done there. */
   private goTo(pan: string | undefined): void {
     this.stood.set(panKey(this.pan), { wet: this.wet, hot: this.hot });
     this.pan = pan;
+    this.hasSecond ||= pan !== undefined;
     const how = this.stood.get(panKey(pan)) ?? { wet: false, hot: false };
     this.wet = how.wet;
     this.hot = how.hot;
   }
 
-  /** What went into a pan so far, and has not been brought out of it. */
-  private contentsOf(pan: string): readonly SaidIngredient[] {
-    let found: SaidIngredient[] = [];
+  /** What lies in each pan, as far as was read when the clause began. */
+  private held = new Map<string, readonly SaidIngredient[]>();
+
+  /** Goes once through what was read: what went into each pan, less what was lifted or brought out of it. */
+  private lookIntoPans(): void {
+    const held = new Map<string, SaidIngredient[]>();
+    const at = (pan: string): SaidIngredient[] => {
+      const known = held.get(pan);
+      if (known) return known;
+      const made: SaidIngredient[] = [];
+      held.set(pan, made);
+      return made;
+    };
     for (const piece of this.pieces) {
       const own = panKey(piece.pan);
       const other = fieldOf(piece, piece.kind === "bring" ? "from" : "to");
       if (piece.kind === "bring" && other !== undefined) {
-        if (own === pan) found = [...found, ...this.broughtBy(piece)];
-        if (other === pan) found = [];
+        at(own).push(...at(other));
+        held.set(other, []);
       } else if (piece.kind === "lift" && other !== undefined) {
-        if (other === pan) found = [...found, ...this.liftedBy(piece)];
-        if (own === pan) found = found.filter(one => !this.liftedBy(piece).includes(one));
-      } else if (own === pan) found = [...found, ...piece.said];
+        const which = typeof piece.fields["which"] === "string" ? piece.fields["which"].split(", ") : null;
+        const isLifted = ({ ingredient }: SaidIngredient) =>
+          which ? which.includes(ingredient.name) : ingredient.phase === "solids";
+        const all = at(own);
+        at(other).push(...all.filter(isLifted));
+        held.set(own, all.filter(one => !isLifted(one))); // prettier-ignore
+      } else at(own).push(...piece.said);
     }
-    return found;
-  }
-
-  private broughtBy(piece: Reading): readonly SaidIngredient[] {
-    const at = this.pieces.indexOf(piece);
-    const of = fieldOf(piece, "from") ?? "";
-    return this.pieces
-      .slice(0, at)
-      .filter(p => panKey(p.pan) === of)
-      .flatMap(p => p.said);
-  }
-
-  private liftedBy(piece: Reading): readonly SaidIngredient[] {
-    const which = typeof piece.fields["which"] === "string" ? piece.fields["which"].split(", ") : null;
-    return this.pieces
-      .slice(0, this.pieces.indexOf(piece))
-      .flatMap(p => p.said)
-      .filter(one => (which ? which.includes(one.ingredient.name) : one.ingredient.phase === "solids"));
+    this.held = held;
   }
 
   /** Pans that hold something which has to come to the rest, as they are called. */
   private open(): string[] {
+    this.lookIntoPans();
     const names = new Map<string, string>();
     for (const piece of this.pieces) {
       if (piece.pan) names.set(panKey(piece.pan), piece.pan);
       const to = piece.kind === "lift" ? piece.fields["to"] : undefined;
       if (typeof to === "string") names.set(panKey(to), to);
     }
-    return [...names].filter(([key]) => this.contentsOf(key).length > 0).map(([, name]) => name);
+    return [...names].filter(([key]) => this.held.get(key)?.length).map(([, name]) => name);
   }
 
   /** Whether a thing a clause names lies in a pan. */
@@ -112,7 +114,7 @@ export abstract class Pans extends Binds {
     const gone = this.goneBy(thing);
     return (
       gone !== null &&
-      this.contentsOf(panKey(pan)).some(
+      (this.held.get(panKey(pan)) ?? []).some(
         one => one.ingredient.id === gone.ingredient.id && one.unknown === gone.unknown,
       )
     );
@@ -129,7 +131,7 @@ export abstract class Pans extends Binds {
     has: (...of: Sense[]) => boolean,
     per: Per,
   ): "piece" | null {
-    const open = this.open();
+    const open = this.hasSecond ? this.open() : [];
     if (open.length) {
       const met = this.meets(clause, T, main, has, open);
       if (met) return this.comesTogether(clause, met, has, per);

@@ -4,10 +4,9 @@ import { endIn, shareIn } from "../lexicon/ends";
 import type { Sense } from "../lexicon/verbs";
 import { FILLER } from "../lexicon/words";
 import type { DraftPiece } from "../piece";
-import type { SaidTime } from "../text/times";
 import type { Token } from "../text/tokens";
 import { type WordFate, fatesOf } from "./account";
-import type { Chunk, ThingChunk } from "./chunks";
+import type { Chunk } from "./chunks";
 import {
   BOILS_TO_C,
   COOKS,
@@ -22,7 +21,7 @@ import {
   temps,
 } from "./clause-words";
 import type { Clause } from "./clauses";
-import type { Per, Reading } from "./in-reading";
+import type { Deed, Per, Reading } from "./in-reading";
 import { isFat, isLiquid, isSeasoning, isSugar, isYolk } from "./kinds-of-things";
 import { lostAmounts } from "./lost";
 import { Builds } from "./builds";
@@ -311,20 +310,7 @@ export class Reader extends Builds {
     return decided;
   }
 
-  protected decide(
-    clause: Clause,
-    is: {
-      T: string;
-      main: Sense | null;
-      has: (...of: Sense[]) => boolean;
-      time: SaidTime | null;
-      c: number | null;
-      offHeat: boolean;
-      puts: boolean;
-      per: Per;
-      bare: readonly NonNullable<ThingChunk["amount"]>[];
-    },
-  ): "piece" | null {
+  protected decide(clause: Clause, is: Deed): "piece" | null {
     const { T, main, has, time, c, per } = is;
     this.absorbed = null;
     const timed = time ? { durationMin: Math.round(time.min * 10) / 10 } : {};
