@@ -20,7 +20,9 @@ async function ensureSpreadsheet() {
     );
 }
 
-const SCRIPTS = ["walk", "against-a-spreadsheet", "keystroke", "routes", "faults"];
+const SCRIPTS = ["walk", "against-a-spreadsheet", "keystroke", "routes", "faults", "tracker", "range"];
+/** What needs the running application, by name. */
+const ALONE = ["routes", "faults", "range"];
 
 /** What is measured is put together by what builds the application: sums translated as they are read cost more than they do there. */
 async function putTogether() {
@@ -44,16 +46,21 @@ const measure = (script, env = {}) =>
 
 /**
  * How fast the sums and the Bench are. Figures depend on the machine; the ratios between them do not much.
- * `routes`: pages alone, in the demo kitchen and in a large one. `faults`: what hostile inputs and killed processes do to it.
+ * `routes`: pages alone, in the demo kitchen and in a large one. `range`: 40 live pots and 10 tablets. `tracker`: how good “ready
+ * at” is. `faults`: what hostile inputs and killed processes do to it.
  */
 export async function run([what = "speed"]) {
-  if (!["speed", "routes", "faults"].includes(what))
-    throw new Trouble(`There is nothing called “${what}” to measure.`, "Type speed, routes or faults.");
+  if (!["speed", "tracker", ...ALONE].includes(what))
+    throw new Trouble(
+      `There is nothing called “${what}” to measure.`,
+      "Type speed, routes, range, tracker or faults.",
+    );
   await ensurePackages();
   if (what === "speed") await ensureSpreadsheet();
   // The application first: building it empties the folder both are built into.
   await ensureBuild();
   await putTogether();
+  if (what === "tracker") return (await measure(what)).code;
   if (what !== "speed") return (await withApplication(env => measure(what, env))).code;
   const done = [
     await measure("walk"),

@@ -15,9 +15,11 @@ export function run() {
                       what a recipe in words is understood as; --all: a JSON list of texts
   ./hondaro walk FILE|- [--text] [--json] [--altitude M]
                       a formula, or a recipe in words, walked step by step
-  ./hondaro bench [speed|faults]
-                      how fast the sums are, as ratios in one run;
-                      or what 10 000 hostile inputs and 50 kills do to it
+  ./hondaro bridge --key NAME --secret SECRET [--kind scale] [--formula ID] [--speed N] [--url URL]
+                      a simulated instrument that sends what it shows, as docs/devices.md says
+  ./hondaro bench [speed|routes|range|tracker|faults]
+                      how fast the sums and pages are; 40 pots and 10 tablets; how good
+                      “ready at” is; what 10 000 hostile inputs and 50 kills do to it
   ./hondaro help      this page
 
 DATABASE_URL, when set, is used instead of the private database under .data/.`);

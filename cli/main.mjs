@@ -15,6 +15,7 @@ const COMMANDS = {
   calc: () => import("./calc.mjs"),
   read: async () => ({ run: (await import("./words.mjs")).read }),
   walk: async () => ({ run: (await import("./words.mjs")).walk }),
+  bridge: () => import("./bridge.mjs"),
   bench: () => import("./bench.mjs"),
   help: () => import("./help.mjs"),
 };

@@ -14,6 +14,7 @@ try {
 }
 if (!process.argv.includes("--no-demo")) {
   const connection = openDatabase(url);
-  if (await loadDemo(connection.db, new Date())) console.log("Loaded the demo kitchen, Kelder Pass Station.");
+  if (await loadDemo(connection.db, new Date(), process.argv.includes("--at-work")))
+    console.log("Loaded the demo kitchen, Kelder Pass Station.");
   await connection.close();
 }

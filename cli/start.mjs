@@ -65,8 +65,10 @@ function checkSpace(folder) {
 }
 
 /** Brings the tables up to date and loads the demo kitchen into an empty database. */
-export async function prepareDatabase(url, demo) {
-  const args = ["--import", "tsx", inRoot("cli", "prepare.ts"), ...(demo ? [] : ["--no-demo"])];
+/** @param atWork the demo kitchen has cooked for days, and has pots on the fire */
+export async function prepareDatabase(url, demo, atWork = false) {
+  const told = [...(demo ? [] : ["--no-demo"]), ...(atWork ? ["--at-work"] : [])];
+  const args = ["--import", "tsx", inRoot("cli", "prepare.ts"), ...told];
   const done = await runProgram(process.execPath, args, { env: { DATABASE_URL: url } });
   if (done.code !== 0)
     throw new Trouble(`The database could not be brought up to date:\n${tail(done.output, 8)}`);
@@ -161,7 +163,7 @@ async function startHere(folder, options) {
       ({ url } = mariadb);
     }
     say.step("Bringing the tables up to date …");
-    const prepared = await prepareDatabase(url, options.demo);
+    const prepared = await prepareDatabase(url, options.demo, options.demo);
     if (prepared) say.step(prepared);
     if (stopping) return ended;
     server = await startServer(options.port, url);

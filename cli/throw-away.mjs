@@ -32,6 +32,7 @@ export async function withApplication(work) {
       HONDARO_URL: `http://127.0.0.1:${port}`,
       DATABASE_URL: mariadb.url,
       CHROMIUM: findProgram(CHROMIUM),
+      HONDARO_SERVER_PID: String(server.pid),
     };
     return await work(env, folder);
   } finally {

@@ -22,6 +22,8 @@ export const AUDIT_VERBS = [
   "larder import",
   "price",
   "run.started",
+  "device.connected",
+  "device.disconnected",
   "vessel",
 ] as const;
 export type AuditVerb = (typeof AUDIT_VERBS)[number];

@@ -7,3 +7,6 @@ export const json = <T>() =>
     toDriver: value => JSON.stringify(value),
     fromDriver: value => (typeof value === "string" ? JSON.parse(value) : value) as T,
   });
+
+/** A small file, up to 16 MB. */
+export const mediumBlob = customType<{ data: Buffer; driverData: Buffer }>({ dataType: () => "mediumblob" });

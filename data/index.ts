@@ -23,6 +23,16 @@ export {
   listVersions,
   saveFormula,
 } from "./formulas";
+export type { Rehearsal } from "./schema";
+export {
+  type Device,
+  connectDevice,
+  disconnectDevice,
+  findDevice,
+  listDevices,
+  showReading,
+} from "./devices";
+export { findPhoto, keepPhoto, photosBefore } from "./photos";
 export { type Logged, loggedSince, pulseOf } from "./log-tail";
 export { findForecast, keepForecast, readBasis } from "./basis";
 export { addBodyReading, undoBodyReading } from "./body-readings";
@@ -36,6 +46,7 @@ export {
   eventsOf,
   lineWeighings,
   findRun,
+  liveRehearsals,
   liveRuns,
   startRun,
 } from "./runs";

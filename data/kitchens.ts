@@ -6,6 +6,7 @@ import { listBodyReadings } from "./body-readings";
 import { inKitchen } from "./in-kitchen";
 import { houseOf, loadKit } from "./kit";
 import { loadLarder } from "./larder";
+import { paceReadings } from "./runs";
 import { appliance, burner, ingredient, ingredientPrice, kitchen, person, vessel } from "./schema";
 
 export interface Person {
@@ -48,7 +49,8 @@ export async function readSnapshot(db: Transacting, kitchenId: string): Promise<
     const ingredients = await loadLarder(tx, kitchenId);
     const kit = await loadKit(tx, kitchenId);
     const bodyReadings = await listBodyReadings(tx, kitchenId);
-    return { ...own, house: houseOf(house), ingredients, ...kit, bodyReadings };
+    const paces = await paceReadings(tx, kitchenId);
+    return { ...own, house: houseOf(house), ingredients, ...kit, bodyReadings, paceReadings: paces };
   });
 }
 

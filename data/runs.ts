@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, inArray, isNull, sql } from "drizzle-orm";
+import { type SQL, and, asc, count, desc, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import {
   type BatchRecord,
@@ -7,12 +7,12 @@ import {
   type WeighedLine,
   notTakenBack,
 } from "../core/run";
-import type { KitchenData } from "../core/formula";
+import { type KitchenData, type PaceReading, paceReadingSchema } from "../core/formula";
 import { recordAudit } from "./audit";
 import { keepBasis } from "./basis";
 import type { Database, Queries } from "./connection";
 import { inserted, isDeadlock, isDuplicate } from "./database-errors";
-import { batch, formulaVersion, person, run, runEvent, runLog } from "./schema";
+import { type Rehearsal, batch, formulaVersion, kitchen, person, run, runEvent, runLog } from "./schema";
 import { toEvent } from "./run-rows";
 import { canonical } from "./seen";
 
@@ -27,6 +27,8 @@ export interface StoredRun {
   readonly finishedAt: Date | null;
   /** What it is walked in; `null` for a run from before that was kept. */
   readonly basisHash: string | null;
+  /** Cooked on the simulated stove. */
+  readonly rehearsal: Rehearsal | null;
 }
 
 const columns = {
@@ -39,6 +41,7 @@ const columns = {
   startedAt: run.startedAt,
   finishedAt: run.finishedAt,
   basisHash: run.basisHash,
+  rehearsal: run.rehearsal,
 };
 
 /**
@@ -58,6 +61,8 @@ export async function startRun(
     now: Date;
     /** What it is walked in from now on: all that `basisOf` finds. */
     basis: KitchenData;
+    /** A rehearsal uses no version up. */
+    rehearsal?: Rehearsal;
   },
 ): Promise<string> {
   const {
@@ -70,6 +75,7 @@ export async function startRun(
     personId,
     now,
     basis,
+    rehearsal = null,
   } = input;
   await db.transaction(async tx => {
     const basisHash = await keepBasis(tx, basis);
@@ -84,17 +90,11 @@ export async function startRun(
         startedBy: personId,
         startedAt: now,
         basisHash,
+        rehearsal,
       }),
     );
     if (!made) return;
-    await tx
-      .update(formulaVersion)
-      .set({ frozenAt: now })
-      .where(and(eq(formulaVersion.id, formulaVersionId), isNull(formulaVersion.frozenAt)));
-    await tx
-      .update(formulaVersion)
-      .set({ basisHash })
-      .where(and(eq(formulaVersion.id, formulaVersionId), isNull(formulaVersion.basisHash)));
+    if (!rehearsal) await useUp(tx, formulaVersionId, basisHash, now);
     const started: RunEvent = {
       id: ulid(),
       at: now.toISOString(),
@@ -115,6 +115,18 @@ export async function startRun(
   return id;
 }
 
+/** A version that was cooked does not change any more. */
+async function useUp(tx: Queries, versionId: string, basisHash: string, now: Date): Promise<void> {
+  await tx
+    .update(formulaVersion)
+    .set({ frozenAt: now })
+    .where(and(eq(formulaVersion.id, versionId), isNull(formulaVersion.frozenAt)));
+  await tx
+    .update(formulaVersion)
+    .set({ basisHash })
+    .where(and(eq(formulaVersion.id, versionId), isNull(formulaVersion.basisHash)));
+}
+
 export async function findRun(db: Queries, kitchenId: string, id: string): Promise<StoredRun | null> {
   const [found] = await db
     .select(columns)
@@ -124,14 +136,30 @@ export async function findRun(db: Queries, kitchenId: string, id: string): Promi
   return found ?? null;
 }
 
-/** Runs that are on the fire now, oldest first. */
-export const liveRuns = (db: Queries, kitchenId: string): Promise<StoredRun[]> =>
+const unfinished = (db: Queries, kitchenId: string, which: SQL) =>
   db
     .select(columns)
     .from(run)
     .innerJoin(person, eq(person.id, run.startedBy))
-    .where(and(eq(run.kitchenId, kitchenId), isNull(run.finishedAt)))
+    .where(and(eq(run.kitchenId, kitchenId), isNull(run.finishedAt), which))
     .orderBy(asc(run.startedAt));
+
+/** Runs that are on the fire now, oldest first; a rehearsal is on no fire. */
+export const liveRuns = (db: Queries, kitchenId: string): Promise<StoredRun[]> =>
+  unfinished(db, kitchenId, isNull(run.rehearsal));
+
+/** Rehearsals somebody has begun since. */
+export const liveRehearsals = (
+  db: Queries,
+  kitchenId: string,
+  personId: string,
+  since: Date,
+): Promise<StoredRun[]> =>
+  unfinished(
+    db,
+    kitchenId,
+    sql`${run.rehearsal} is not null and ${run.startedBy} = ${personId} and ${run.startedAt} > ${since}`,
+  );
 
 /** Writes events with the next numbers of their kitchen. */
 async function insertEvents(
@@ -188,7 +216,7 @@ export async function lineWeighings(
   const runs = await db
     .select({ id: run.id, baseG: run.baseG })
     .from(run)
-    .where(and(eq(run.kitchenId, kitchenId), eq(run.formulaId, formulaId)));
+    .where(and(eq(run.kitchenId, kitchenId), eq(run.formulaId, formulaId), isNull(run.rehearsal)));
   const events = await eventsOf(
     db,
     runs.map(r => r.id),
@@ -300,8 +328,16 @@ async function settle(
   const [own] = await tx.select().from(run).where(eq(run.id, runId));
   if (!own) return;
   await tx.update(run).set({ finishedAt, abandoned }).where(eq(run.id, runId));
+  const [booked] = await tx.select({ paces: batch.paces }).from(batch).where(eq(batch.runId, runId));
   await tx.delete(batch).where(eq(batch.runId, runId));
-  if (!finishedAt || abandoned) return;
+  // What is learned of a pot on a burner is part of the kitchen.
+  const teaches = finishedAt && !abandoned && !own.rehearsal && record.paces?.length ? record.paces : null;
+  if (booked?.paces || teaches)
+    await tx
+      .update(kitchen)
+      .set({ revision: sql`${kitchen.revision} + 1` })
+      .where(eq(kitchen.id, kitchenId));
+  if (!finishedAt || abandoned || own.rehearsal) return;
   await tx.insert(batch).values({
     runId,
     kitchenId,
@@ -315,7 +351,22 @@ async function settle(
     actualMin: record.minutes.actual,
     finishedAt,
     record,
+    paces: teaches,
   });
+}
+
+/** So many batches back a kitchen remembers how its pots went. */
+const MOST_REMEMBERED = 400;
+
+/** How fast pots on burners went, the oldest first. */
+export async function paceReadings(db: Queries, kitchenId: string): Promise<PaceReading[]> {
+  const rows = await db
+    .select({ paces: batch.paces })
+    .from(batch)
+    .where(and(eq(batch.kitchenId, kitchenId), isNotNull(batch.paces)))
+    .orderBy(desc(batch.finishedAt))
+    .limit(MOST_REMEMBERED);
+  return rows.reverse().flatMap(({ paces }) => paceReadingSchema.array().parse(paces ?? []));
 }
 
 export interface StoredBatch {

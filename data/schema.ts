@@ -13,7 +13,7 @@ import {
   unique,
   varchar,
 } from "drizzle-orm/mysql-core";
-import type { FormulaDocument } from "../core/formula";
+import type { FormulaDocument, PaceReading } from "../core/formula";
 import type { FactId } from "../core/ground/facts";
 import type { Display, House } from "../core/things/house";
 import type { Appliance } from "../core/kit";
@@ -21,7 +21,7 @@ import type { Ingredient, Source } from "../core/things/larder";
 import type { Burner } from "../core/laws/reduction";
 import type { BatchRecord } from "../core/run";
 import type { Vessel } from "../core/things/vessel";
-import { json } from "./columns";
+import { json, mediumBlob } from "./columns";
 
 const id = () => varchar({ length: 40 });
 const instant = () => datetime({ fsp: 3, mode: "date" });
@@ -35,6 +35,14 @@ export interface FrozenParts {
   readonly burners: readonly string[];
   readonly appliances: readonly string[];
   readonly formulas: Readonly<Record<string, string>>;
+}
+
+/** How a rehearsal runs: so many times as fast as the clock, on the stove of a seed. */
+export interface Rehearsal {
+  readonly speed: number;
+  readonly seed: number;
+  /** What is rehearsed, at its size: it stands still though its formula is worked on. */
+  readonly document: FormulaDocument;
 }
 
 export const kitchen = mysqlTable("kitchen", {
@@ -228,6 +236,8 @@ export const run = mysqlTable(
     abandoned: boolean().notNull().default(false),
     /** What it is walked in, whatever the kitchen becomes. */
     basisHash: char({ length: 43 }),
+    /** Cooked on the simulated stove: it leaves no trace but itself. */
+    rehearsal: json<Rehearsal>()(),
   },
   t => [index("run_by_end").on(t.kitchenId, t.finishedAt)],
 );
@@ -287,6 +297,8 @@ export const batch = mysqlTable("batch", {
   actualMin: double(),
   finishedAt: instant().notNull(),
   record: json<BatchRecord>()().notNull(),
+  /** What it teaches of pots on burners; `null` where nothing. */
+  paces: json<readonly PaceReading[]>()(),
 });
 
 /** Kitchen tests of body beside what the sums had said; one taken back stays, and says so. */
@@ -312,6 +324,50 @@ export const bodyReading = mysqlTable(
     undoneAt: instant(),
   },
   t => [index("body_reading_by_kitchen").on(t.kitchenId, t.family)],
+);
+
+/** An instrument that sends its readings: what it showed last, until a cook takes it. */
+export const device = mysqlTable(
+  "device",
+  {
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    /** Its public name, as it stands in the address. */
+    key: varchar({ length: 40 }).notNull(),
+    name: varchar({ length: 80 }).notNull(),
+    kind: mysqlEnum(["scale", "stick", "probe", "refractometer", "ph meter", "spread plate"]).notNull(),
+    /** Of its secret, SHA-256. */
+    secretHash: char({ length: 64 }).notNull(),
+    value: double(),
+    unit: varchar({ length: 8 }),
+    /** When it showed that, and how often it has sent anything. */
+    readAt: instant(),
+    readings: bigint({ mode: "number" }).notNull().default(0),
+  },
+  t => [primaryKey({ columns: [t.key] }), index("device_by_kitchen").on(t.kitchenId)],
+);
+
+/** A picture of a pot in a step, made small: for colour, gloss and clarity beside those of other batches. */
+export const photo = mysqlTable(
+  "photo",
+  {
+    id: char({ length: 26 }).primaryKey(),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    runId: id()
+      .notNull()
+      .references(() => run.id),
+    formulaId: id().notNull(),
+    stepId: id().notNull(),
+    at: instant().notNull(),
+    personId: id()
+      .notNull()
+      .references(() => person.id),
+    jpeg: mediumBlob().notNull(),
+  },
+  t => [index("photo_by_step").on(t.formulaId, t.stepId, t.at)],
 );
 
 /** Who changed what, when. */

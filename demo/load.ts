@@ -1,7 +1,12 @@
-import { type FormulaDocument, basisOf } from "../core/formula";
+import { type FormulaDocument, basisOf, openKitchen } from "../core/formula";
+import { type RunState, batchRecord, fold } from "../core/run";
 import {
   type Database,
+  type RunEnd,
+  appendEvents,
   bringInVersion,
+  findFormula,
+  startRun,
   insertFormula,
   insertKitchen,
   keepVersion,
@@ -10,6 +15,7 @@ import {
 } from "../data";
 import { EARLIER_VERSIONS } from "./earlier";
 import { DEMO_FORMULAS } from "./formulas";
+import { livedIn } from "./lived-in";
 import { CURRENCY, DEMO_PRICES, EARLIER_PRICES, WATCHED } from "./prices";
 import { DEMO_KITCHEN, DEMO_PEOPLE, KITCHEN_ID } from "./kitchen";
 
@@ -17,9 +23,52 @@ const DAY_MS = 24 * 3600 * 1000;
 
 /**
  * Writes the demo kitchen into an empty database, all or nothing. A database that holds a kitchen is left as it is.
+ * @param atWork with what it cooked in the last days, and pots on the fire
  * @returns whether anything was written
  */
-export async function loadDemo(db: Database, now: Date): Promise<boolean> {
+export async function loadDemo(db: Database, now: Date, atWork = false): Promise<boolean> {
+  const loaded = await loadKitchen(db, now);
+  if (loaded && atWork) await putToWork(db, now);
+  return loaded;
+}
+
+/** What was cooked in the last days, and what is on the fire. */
+async function putToWork(db: Database, now: Date): Promise<void> {
+  const kitchen = { ...DEMO_KITCHEN, formulas: DEMO_FORMULAS };
+  for (const run of livedIn(DEMO_FORMULAS, kitchen, now)) {
+    const stored = await findFormula(db, KITCHEN_ID, run.formulaId);
+    if (!stored) continue;
+    const basis = basisOf(run.document, kitchen, run.burnerId);
+    const runId = await startRun(db, {
+      id: run.id,
+      kitchenId: KITCHEN_ID,
+      formulaId: run.formulaId,
+      formulaVersionId: stored.versionId,
+      baseG: run.document.base.massG,
+      burnerId: run.burnerId,
+      personId: run.personId,
+      now: run.startedAt,
+      basis,
+    });
+    // It was put on with the run itself.
+    const events = run.events.filter(event => event.payload.kind !== "started");
+    await appendEvents(db, {
+      kitchenId: KITCHEN_ID,
+      runId,
+      events,
+      now,
+      endOf: all => endOf(fold(all, run.document, openKitchen(basis, {}, run.burnerId))),
+    });
+  }
+}
+
+const endOf = (state: RunState): RunEnd => ({
+  finishedAt: state.finishedAt === null ? null : new Date(state.finishedAt),
+  abandoned: state.abandoned !== null,
+  record: batchRecord(state),
+});
+
+async function loadKitchen(db: Database, now: Date): Promise<boolean> {
   return db.transaction(async tx => {
     if (await onlyKitchen(tx)) return false;
     await insertKitchen(tx, { ...DEMO_KITCHEN, demo: true }, DEMO_PEOPLE);

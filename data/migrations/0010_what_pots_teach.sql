@@ -1,0 +1,1 @@
+ALTER TABLE `batch` ADD COLUMN IF NOT EXISTS `paces` json;

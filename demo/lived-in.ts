@@ -1,0 +1,161 @@
+import { ulid } from "ulid";
+import { cookThrough } from "../devices/cook";
+import { chance, seedOf } from "../devices/random";
+import { trueKitchen } from "../devices/true-kitchen";
+import { type FormulaDocument, type KitchenData, atSize } from "../core/formula";
+import { g } from "../core/ground/quantity";
+import type { RunEvent, RunPayload } from "../core/run";
+
+/** A kitchen at work: what was cooked in the last days, and three pots on the Range. All invented; their readings come from the simulated kit. */
+
+export interface DemoRun {
+  readonly id: string;
+  readonly formulaId: string;
+  readonly document: FormulaDocument;
+  readonly burnerId: string;
+  readonly personId: string;
+  readonly startedAt: Date;
+  readonly events: readonly RunEvent[];
+}
+
+interface Planned {
+  readonly formulaId: string;
+  readonly baseG?: number;
+  readonly burnerId: string;
+  readonly personId: string;
+  readonly hoursAgo: number;
+  readonly besides?: (document: FormulaDocument) => {
+    readonly stepId: string;
+    readonly share: number;
+    readonly payload: RunPayload;
+  }[];
+}
+
+const HOUR_MS = 3_600_000;
+const stepOf = (document: FormulaDocument, kind: string): string =>
+  document.steps.findLast(step => step.kind === kind)?.id ?? document.steps.at(-1)?.id ?? "";
+
+const seasoned =
+  (score: number, words: string) =>
+  (document: FormulaDocument): ReturnType<NonNullable<Planned["besides"]>> => {
+    const stepId = stepOf(document, "season");
+    return [
+      {
+        stepId,
+        share: 0.4,
+        payload: { kind: "tasted", stepId, verdicts: { salt: -1 }, score: score - 1, stop: false },
+      },
+      {
+        stepId,
+        share: 0.9,
+        payload: { kind: "tasted", stepId, verdicts: { salt: 0 }, score, words, stop: true },
+      },
+    ];
+  };
+
+const DAY = 24;
+/** Finished by now, the oldest first; then what is on the fire. */
+const PLANNED: readonly Planned[] = [
+  { formulaId: "guinea-fowl-brown-stock", burnerId: "plate-hot", personId: "tomas", hoursAgo: 5 * DAY },
+  {
+    formulaId: "cider-juniper-pan-sauce",
+    burnerId: "open-3",
+    personId: "noor",
+    hoursAgo: 4 * DAY + 5,
+    besides: seasoned(7, "good, a little sharp"),
+  },
+  { formulaId: "guinea-fowl-glace", burnerId: "plate-hot", personId: "tomas", hoursAgo: 4 * DAY },
+  {
+    formulaId: "cider-juniper-pan-sauce",
+    burnerId: "open-3",
+    personId: "noor",
+    hoursAgo: 3 * DAY + 5,
+    besides: seasoned(8, "rounder than yesterday"),
+  },
+  {
+    formulaId: "walnut-oil-mayonnaise",
+    burnerId: "open-5",
+    personId: "petr",
+    hoursAgo: 3 * DAY + 2,
+    besides: document => {
+      const stepId = stepOf(document, "emulsify");
+      return [
+        {
+          stepId,
+          share: 0.5,
+          payload: { kind: "incident", stepId, what: "split", words: "oil in one pour at the end" },
+        },
+        {
+          stepId,
+          share: 0.6,
+          payload: {
+            kind: "fixed",
+            stepId,
+            fault: "split",
+            remedy: "onto 15 g hot water, the broken one in by spoonfuls",
+          },
+        },
+      ];
+    },
+  },
+  {
+    formulaId: "smoked-trout-veloute",
+    burnerId: "open-2",
+    personId: "noor",
+    hoursAgo: 2 * DAY + 6,
+    besides: seasoned(8, "clean"),
+  },
+  {
+    formulaId: "cider-juniper-pan-sauce",
+    burnerId: "open-4",
+    personId: "tomas",
+    hoursAgo: DAY + 5,
+    besides: seasoned(9, "as it should be"),
+  },
+  { formulaId: "verjus-butter-sauce", burnerId: "open-6", personId: "noor", hoursAgo: DAY + 4 },
+  // On the fire now, at different stages.
+  { formulaId: "guinea-fowl-brown-stock", burnerId: "plate-hot", personId: "tomas", hoursAgo: 4.4 },
+  { formulaId: "guinea-fowl-glace", burnerId: "open-2", personId: "tomas", hoursAgo: 1.1 },
+  { formulaId: "cider-juniper-pan-sauce", burnerId: "open-7", personId: "noor", hoursAgo: 0.12 },
+];
+
+/** @param now what is not over by then is on the fire */
+export function livedIn(
+  formulas: Readonly<Record<string, FormulaDocument>>,
+  kitchen: KitchenData,
+  now: Date,
+): DemoRun[] {
+  // One kitchen has one stove: what its batches teach of it agrees.
+  const truth = trueKitchen(kitchen, seedOf(kitchen.name));
+  return PLANNED.flatMap((one, n): DemoRun[] => {
+    const whole = formulas[one.formulaId];
+    if (!whole) return [];
+    const document = one.baseG ? atSize(whole, g(one.baseG)) : whole;
+    const startAt = now.getTime() - one.hoursAgo * HOUR_MS;
+    const seed = seedOf(`${one.formulaId} ${n}`);
+    const { uniform } = chance(seed);
+    const events = cookThrough({
+      document,
+      kitchen,
+      truth,
+      burnerId: one.burnerId,
+      personId: one.personId,
+      startAt,
+      until: now.getTime(),
+      seed,
+      idAt: at => ulid(at, uniform),
+      besides: one.besides?.(document) ?? [],
+    });
+    return [
+      {
+        id: ulid(startAt, uniform),
+        formulaId: one.formulaId,
+        document,
+        burnerId: one.burnerId,
+        personId: one.personId,
+        startedAt: new Date(startAt),
+        events,
+      },
+    ];
+  });
+}
