@@ -4,6 +4,7 @@ import { HydratedRouter } from "react-router/dom";
 import { toast } from "sonner";
 import { fetchKitchen } from "./kitchen/at-hand";
 import { FirstKitchen, type KitchenAtHand } from "./kitchen/context";
+import { startKeeper } from "./offline/keep-pages";
 import { patientFetch } from "./offline/patient-fetch";
 
 const NETWORK = "network";
@@ -12,6 +13,8 @@ window.fetch = patientFetch(window.fetch.bind(window), waiting =>
     ? toast.loading("No connection. It goes on as soon as there is one; nothing is lost.", { id: NETWORK })
     : toast.dismiss(NETWORK),
 );
+
+startKeeper();
 
 const AGAIN_MS = 2000;
 

@@ -1,7 +1,7 @@
 import type { Route } from "./+types/frame";
 import { requirePerson } from "./people/person.server";
 import { foldLive, loadLiveRuns } from "./range/live-run.server";
-import { UNKNOWN_BAND, forecastOf } from "~/core/run";
+import { UNKNOWN_BAND, forecastOf, isImprovised } from "~/core/run";
 import { kindOf } from "~/core/formula";
 import { betweenTimes, momentOf } from "./text/format";
 
@@ -12,10 +12,14 @@ export async function loader({ context, request }: Route.LoaderArgs) {
     const { live, kitchen } = loaded;
     const state = foldLive(loaded);
     const step = state.steps[state.current];
-    const forecast = forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
+    const forecast = isImprovised(live.document)
+      ? null
+      : forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
     const words = forecast
       ? `${momentOf(forecast.endsAt, now, kitchen.timeZone)} (${betweenTimes(forecast, now, kitchen.timeZone)})`
-      : "waits for a cook";
+      : step?.status === "live"
+        ? "without a formula"
+        : "waits for a cook";
     return {
       id: live.run.id,
       name: live.document.name,

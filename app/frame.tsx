@@ -1,13 +1,15 @@
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import { Link, NavLink, Outlet, useLocation, useNavigate } from "react-router";
 import { openKitchen } from "~/core/formula";
 import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/frame";
 import { useKitchenWith, useMadeHere } from "./kitchen/context";
 import { useLive } from "./live/use-live";
+import { keepPots } from "./offline/keep-pages";
 import { QuickSums } from "./sums/quick-sums";
 import { AnswerTakerProvider } from "./sums/answer-taker";
 import { CommandProvider, Key, type ScreenCommand, useCommands, usePalette } from "./ui/commands";
+import { useConnected } from "./ui/use-connected";
 import { Wordmark } from "./ui/wordmark";
 
 export { loader } from "./frame.server";
@@ -24,6 +26,8 @@ const SECTIONS = [
 
 export default function Frame({ loaderData }: Route.ComponentProps) {
   useLive();
+  const onFire = loaderData.onFire.map(pot => pot.id).join(" ");
+  useEffect(() => keepPots(onFire.split(" ").filter(Boolean)), [onFire]);
   return (
     <CommandProvider>
       <AnswerTakerProvider>
@@ -66,6 +70,7 @@ function Header({ person }: Pick<Route.ComponentProps["loaderData"], "person">) 
   const kitchen = useKitchenWith();
   const boilsC = useMemo(() => openKitchen(kitchen).boilsC, [kitchen]);
   const openPalette = usePalette();
+  const connected = useConnected();
   const { pathname, search } = useLocation();
   return (
     <header className="no-print painted-apart flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-2 sm:px-6">
@@ -87,6 +92,11 @@ function Header({ person }: Pick<Route.ComponentProps["loaderData"], "person">) 
         ))}
       </nav>
       <div className="ml-auto flex items-center gap-3 text-sm text-faded">
+        {!connected && (
+          <span role="status" className="font-semibold text-saffron-ink">
+            no network: what was here last
+          </span>
+        )}
         <span className="hidden lg:inline">
           {kitchen.name}
           {kitchen.demo && " (demo)"} · {printNumber(kitchen.altitudeM)} m · water boils{" "}

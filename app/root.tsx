@@ -33,6 +33,8 @@ export function Layout({ children }: { children: ReactNode }) {
   return (
     <html
       lang="en"
+      // The keeper marks a page that it kept.
+      suppressHydrationWarning
       data-kitchen={heads?.revision ?? undefined}
       data-names={heads?.namesRevision ?? undefined}
     >
@@ -44,7 +46,7 @@ export function Layout({ children }: { children: ReactNode }) {
       </head>
       <body>
         {children}
-        <Toaster position="bottom-center" />
+        <Toaster position="bottom-center" toastOptions={{ style: { fontFamily: "var(--font-sans)" } }} />
         <ScrollRestoration />
         <Scripts />
       </body>

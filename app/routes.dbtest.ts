@@ -1,12 +1,27 @@
+import sharp from "sharp";
 import { ulid } from "ulid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { basisOf, openKitchen } from "~/core/formula";
 import { batchRecord, fold } from "~/core/run";
 import { GLACE_ID, STOCK_ID } from "~/demo/formulas";
 import { DEMO_KITCHEN, KITCHEN_ID } from "~/demo/kitchen";
-import { type Connection, appendEvents, database, eventsOf, findFormula, findRun, startRun } from "~/data";
+import {
+  type Connection,
+  appendEvents,
+  database,
+  eventsOf,
+  findFormula,
+  findRun,
+  pulseOf,
+  startRun,
+} from "~/data";
 import { loadKitchen } from "~/data/testing/kitchen";
 import * as words from "./api/words.server";
+import * as deviceReadings from "./api/device-readings.server";
+import * as devices from "./api/devices.server";
+import * as live from "./api/live.server";
+import * as photo from "./api/photo.server";
+import * as photos from "./api/photos.server";
 import * as runEvents from "./api/run-events.server";
 import * as batch from "./batch/batch.server";
 import * as bench from "./bench/bench.server";
@@ -125,6 +140,127 @@ describe("readings of a run", () => {
     await send(runId, [event]);
     const twisted = { ...event, payload: { ...event.payload, text: "cloudy" } };
     expect((await send(runId, [twisted])).status).toBe(409);
+  });
+});
+
+describe("the live stream of a kitchen", () => {
+  /** What a stream says until it has said something, as text. */
+  async function hears(response: Response, until: RegExp): Promise<string> {
+    const reader = response.body?.getReader();
+    if (!reader) throw new Error("no stream");
+    const decoder = new TextDecoder();
+    let heard = "";
+    while (!until.test(heard)) {
+      const { done, value } = await reader.read();
+      if (done) break;
+      heard += decoder.decode(value, { stream: true });
+    }
+    await reader.cancel();
+    return heard;
+  }
+  const open = async (path: string, as: string | null = "noor") =>
+    live.loader((await argsFor(get(path), {}, as)) as never);
+  const log = async (runId: string, text: string) => {
+    const event = { ...reading(), payload: { kind: "noted" as const, stepId: "s1", text } };
+    await runEvents.action(await argsFor(sentJson({ events: [event] }), { runId }));
+    return event;
+  };
+
+  test("says what is logged, as it is kept, with its number", async () => {
+    const runId = await run();
+    const stream = await open("api/live");
+    expect(stream.headers.get("Content-Type")).toBe("text/event-stream");
+    const heard = hears(stream, /the spoon stands/);
+    // The stream has to stand first.
+    await new Promise(done => setTimeout(done, 100));
+    await log(runId, "the spoon stands");
+    expect(await heard).toMatch(/event: here[^]*id: \d+\nevent: log\ndata: \[\{"runId":"/);
+  });
+  test("begins where a browser left off: what it missed comes first, each once", async () => {
+    const runId = await run();
+    const { seq } = await pulseOf(database().db, KITCHEN_ID);
+    await log(runId, "missed one");
+    await log(runId, "missed two");
+    const heard = await hears(await open(`api/live?since=${seq}`), /event: here/);
+    expect(heard.match(/missed (?:one|two)/g)).toEqual(["missed one", "missed two"]);
+  });
+  test("is for who has said who they are", async () => {
+    expect((await open("api/live", null)).status).toBe(401);
+  });
+});
+
+describe("a connected instrument", () => {
+  const connect = async (name: string) => {
+    const reply = await answered(
+      kit.action(await argsFor(sentForm({ intent: "connect", name, kind: "scale" }))),
+    );
+    return /Bearer ([\w-]+)/.exec((reply.body as { said?: string }).said ?? "")?.[1] ?? "";
+  };
+  const send = async (key: string, secret: string, body: string, type = "text/plain") => {
+    const request = new Request(`http://localhost/api/devices/${key}/readings`, {
+      method: "POST",
+      headers: { Authorization: `Bearer ${secret}`, "Content-Type": type },
+      body,
+    });
+    return deviceReadings.action(await argsFor(request, { key }, null));
+  };
+  const shown = async () =>
+    (await (await devices.loader((await argsFor(get("api/devices"))) as never)).json()) as unknown;
+
+  test("shows what it sends, as a line or as JSON, to whoever cooks", async () => {
+    const secret = await connect("Pass scale");
+    expect((await send("pass-scale", secret, "7812 g")).status).toBe(200);
+    expect(await shown()).toContainEqual({ instrument: "scale", name: "Pass scale", value: 7812, unit: "g" });
+    await send("pass-scale", secret, JSON.stringify({ value: 7.5, unit: "kg" }), "application/json");
+    expect(await shown()).toContainEqual(expect.objectContaining({ value: 7500 }));
+  });
+  test("is believed by its secret only, and sends nothing that is no reading", async () => {
+    const secret = await connect("Back scale");
+    expect((await send("back-scale", "guessed", "5 g")).status).toBe(401);
+    expect((await send("unicorn", secret, "5 g")).status).toBe(401);
+    expect((await send("back-scale", secret, "warm")).status).toBe(422);
+    expect(await shown()).not.toContainEqual(expect.objectContaining({ name: "Back scale" }));
+  });
+});
+
+describe("a picture of a pot", () => {
+  const send = async (runId: string, body: Buffer, as: string | null = "noor") => {
+    const request = new Request("http://localhost/api/runs/x/photos?step=s1", {
+      method: "POST",
+      headers: { "Content-Type": "image/jpeg" },
+      body: new Uint8Array(body),
+    });
+    return photos.action(await argsFor(request, { runId }, as));
+  };
+  const red = (width: number, height: number) =>
+    sharp({ create: { width, height, channels: 3, background: "#a04020" } });
+
+  test("is kept small, upright, and without what the camera wrote beside it; the next batch sees it", async () => {
+    const runId = await run();
+    const large = await red(3000, 2000)
+      .jpeg()
+      .withExif({ IFD0: { Copyright: "somebody", Artist: "somebody" } })
+      .toBuffer();
+    const answer = await send(runId, large);
+    expect(answer.status).toBe(200);
+    const { id } = (await answer.json()) as { id: string };
+    const kept = await photo.loader((await argsFor(get(`api/photos/${id}`), { photoId: id })) as never);
+    const meta = await sharp(Buffer.from(await kept.arrayBuffer())).metadata();
+    expect([meta.format, meta.width, meta.height]).toEqual(["jpeg", 1280, 853]);
+    expect(meta.exif).toBeUndefined();
+    const next = await run();
+    const before = await photos.loader(
+      (await argsFor(get("api/runs/x/photos?step=s1"), { runId: next })) as never,
+    );
+    expect(await before.json()).toContainEqual(expect.objectContaining({ id }));
+  });
+  test("is refused where it is none, from nobody, and of no pot", async () => {
+    const runId = await run();
+    expect((await send(runId, Buffer.from("no picture at all"))).status).toBe(422);
+    const small = await red(20, 20).png().toBuffer();
+    expect((await send(runId, small, null)).status).toBe(401);
+    expect((await send("unicorn", small)).status).toBe(404);
+    expect((await send(runId, await red(20, 20).gif().toBuffer())).status).toBe(415);
   });
 });
 

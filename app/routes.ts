@@ -34,4 +34,9 @@ export default [
   route("api/sums", "api/sums.ts"),
   route("api/sums/:name", "api/sum.ts"),
   route("api/runs/:runId/events", "api/run-events.ts"),
+  route("api/runs/:runId/photos", "api/photos.ts"),
+  route("api/photos/:photoId", "api/photo.ts"),
+  route("api/devices", "api/devices.ts"),
+  route("api/devices/:key/readings", "api/device-readings.ts"),
+  route("api/rehearsals/:runId", "api/rehearsal.ts"),
 ] satisfies RouteConfig;

@@ -15,6 +15,12 @@ export interface Door {
 export const DOORS: readonly Door[] = [
   { path: /^\/api\/sums\/[^/]+$/, types: JSON_ONLY, mostBytes: 200_000 },
   { path: /^\/api\/runs\/[^/]+\/events$/, types: JSON_ONLY, mostBytes: 1_000_000 },
+  {
+    path: /^\/api\/runs\/[^/]+\/photos$/,
+    types: ["image/jpeg", "image/png", "image/webp"],
+    mostBytes: 15_000_000,
+  },
+  { path: /^\/api\/devices\/[^/]+\/readings$/, types: [...JSON_ONLY, "text/plain"], mostBytes: 10_000 },
   { path: /^\/api\//, types: JSON_ONLY, mostBytes: 200_000 },
   { path: /^\/(larder\/import|bench\/new\/file)(\.data)?$/, types: FORMS, mostBytes: 2_000_000 },
   // A formula on the Bench is saved as JSON and put on the fire by a form.

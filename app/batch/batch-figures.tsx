@@ -1,6 +1,7 @@
-import { printDuration, printNumber, s } from "~/core/ground/quantity";
+import { g, printDuration, printMass, printNumber, s } from "~/core/ground/quantity";
 import type { BatchRecord, Compared } from "~/core/run";
 import type { Person } from "~/data";
+import { useKitchenIfAny } from "../kitchen/context";
 import { deviationText } from "../text/format";
 
 /** What was planned beside what came out, for the whole and step by step. */
@@ -18,6 +19,7 @@ export function BatchFigures({ record, people }: { record: BatchRecord; people: 
           <p className="text-sm text-faded">of the liquor that was in the pot</p>
         </div>
       </div>
+      <Told record={record} />
       <table className="mt-7 w-full">
         <caption className="sr-only">Planned against actual, step by step</caption>
         <thead>
@@ -85,9 +87,49 @@ function Headline({ compared, label }: { compared: Compared; label: string }) {
           : shown(compared, compared.actual)}
       </p>
       <p className="text-sm text-faded">
-        planned {shown(compared, compared.planned)}
+        {compared.planned ? `planned ${shown(compared, compared.planned)}` : "nothing was planned"}
         {compared.deviation !== null && `, ${deviationText(compared.deviation)}`}
       </p>
     </div>
+  );
+}
+
+/** How it tasted, what it took by taste, and what went wrong. */
+function Told({ record: { score, seasoned = [], incidents = [], paces = [] } }: { record: BatchRecord }) {
+  const kitchen = useKitchenIfAny()?.snapshot;
+  const called = (list: readonly { id: string; name: string }[] = [], id: string) =>
+    list.find(one => one.id === id)?.name ?? "what is not here any more";
+  const byTaste = seasoned.filter(one => one.doses.length > 1);
+  if (score === undefined && !byTaste.length && !incidents.length && !paces.length) return null;
+  return (
+    <ul className="mt-5 space-y-1">
+      {score !== undefined && (
+        <li>
+          Tasted at the end: <b>{score} of 10</b>
+        </li>
+      )}
+      {byTaste.map(one => (
+        <li key={one.ingredientId}>
+          {one.name}: <b>{printMass(g(one.totalG))}</b>{" "}
+          <span className="text-faded">
+            ({one.doses.map(dose => printNumber(dose.massG, 1)).join(" + ")}; {printNumber(one.pctOfPot, 2)} %
+            {one.perLitreG !== null && `, ${printNumber(one.perLitreG, 1)} g per litre`})
+          </span>
+          . Next time {printMass(g(one.nextFirstG))} first, then taste.
+        </li>
+      ))}
+      {paces.map(({ burnerId, vesselId, pace, muUsed }) => (
+        <li key={burnerId + vesselId}>
+          {called(kitchen?.vessels, vesselId)} on {called(kitchen?.burners, burnerId)} went at{" "}
+          <b>{printNumber(pace * Math.exp(muUsed), 2)}</b> times the pace of the sums; the next forecast
+          counts on it.
+        </li>
+      ))}
+      {incidents.map(({ words }) => (
+        <li key={words} className="text-beet">
+          ▲ {words}
+        </li>
+      ))}
+    </ul>
   );
 }

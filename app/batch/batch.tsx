@@ -7,7 +7,7 @@ import { clockTime, dayOf } from "../text/format";
 import { buttonClass } from "../ui/button";
 import { BatchFigures } from "./batch-figures";
 
-export { loader } from "./batch.server";
+export { action, loader } from "./batch.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [

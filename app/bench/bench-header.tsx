@@ -1,3 +1,4 @@
+import { Popover } from "radix-ui";
 import { useSyncExternalStore } from "react";
 import { Form, useActionData, useNavigation } from "react-router";
 import { type Kitchen, type Walk, atSize } from "~/core/formula";
@@ -170,7 +171,7 @@ function CookButton({
   const refused = useActionData<CookReply>();
   const busy = useNavigation().state !== "idle";
   return (
-    <Form method="post" className="relative flex gap-2">
+    <Form method="post" id={COOK_FORM} className="relative flex gap-2">
       <input type="hidden" name="run" value={newRunId} />
       {refused && "taken" in refused && <input type="hidden" name="taken" value={refused.taken} />}
       <label className="sr-only" htmlFor="cook-burner">
@@ -195,6 +196,7 @@ function CookButton({
       <Button look="act" type="submit" disabled={!ready || busy}>
         Cook this
       </Button>
+      <RehearseMenu ready={ready && !busy} />
       {refused && "problem" in refused && (
         <p
           role="alert"
@@ -204,5 +206,50 @@ function CookButton({
         </p>
       )}
     </Form>
+  );
+}
+
+/** What stands in a portal is handed in with it. */
+const COOK_FORM = "cook-form";
+
+const SPEEDS = [
+  [1, "as fast as the clock"],
+  [10, "10 times as fast"],
+  [60, "a minute in a second"],
+  [120, "two minutes in a second"],
+] as const;
+
+/** The same on the simulated stove: nothing burns but time. */
+function RehearseMenu({ ready }: { ready: boolean }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="min-h-10 rounded-lg border border-rule bg-enamel px-3 text-sm hover:border-copper">
+        Rehearse
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={4}
+          className="z-20 w-64 rounded-lg border border-rule bg-enamel p-2 shadow-lg"
+        >
+          <p className="px-2 pb-1 text-sm text-faded">
+            On a simulated stove, with its consequences. No trace in batches or records.
+          </p>
+          {SPEEDS.map(([speed, words]) => (
+            <button
+              key={speed}
+              type="submit"
+              form={COOK_FORM}
+              name="rehearse"
+              value={speed}
+              disabled={!ready}
+              className="block min-h-11 w-full rounded-md px-2 text-left hover:bg-linen disabled:opacity-45"
+            >
+              {words}
+            </button>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

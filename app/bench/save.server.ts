@@ -1,8 +1,8 @@
 import { isValid, ulid } from "ulid";
 import { z } from "zod";
-import { basisOf, nameOfFormula, openKitchen, readFormula, walk } from "~/core/formula";
+import { type FormulaDocument, basisOf, nameOfFormula, openKitchen, readFormula, walk } from "~/core/formula";
 import { roomOn } from "~/core/kit";
-import { database, findFormula, liveRuns, saveFormula, startRun } from "~/data";
+import { type Rehearsal, database, findFormula, liveRuns, saveFormula, startRun } from "~/data";
 import { kitchenFor } from "../kitchen/kitchen.server";
 import type { SectionWithPerson } from "../people/person.server";
 import type { CookReply, SaveReply } from "./replies";
@@ -61,8 +61,10 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
   const kitchen = await kitchenFor(section, [stored.document]);
   const burner = kitchen.burners.find(b => b.id === (burnerId ?? kitchen.defaultBurnerId));
   if (!burner) return { problem: "That burner is not part of this range. Choose another." };
+  const rehearsal = rehearsalOf(form, stored.document);
   const onIt = (await liveRuns(db, section.kitchenId)).filter(run => run.burnerId === burner.id);
   if (
+    !rehearsal &&
     onIt.length >= roomOn(burner) &&
     !onIt.some(run => run.id === named) &&
     form.get("taken") !== burner.id
@@ -87,6 +89,17 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
     personId: section.person.id,
     now: new Date(),
     basis: basisOf(stored.document, kitchen, burner.id),
+    ...(rehearsal && { rehearsal }),
   });
   return { runId };
+}
+
+/** A rehearsal runs as fast as a trainee has patience for. */
+const MOST_SPEED = 120;
+
+/** Cooked on the simulated stove, if the form says so: on another stove each time. */
+function rehearsalOf(form: FormData, document: FormulaDocument): Rehearsal | null {
+  const speed = Number(form.get("rehearse") ?? 0);
+  if (!(speed >= 1)) return null;
+  return { speed: Math.min(MOST_SPEED, speed), seed: Math.floor(Math.random() * 2 ** 31), document };
 }

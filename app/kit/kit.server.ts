@@ -1,11 +1,16 @@
 import type { KitReply } from "./kit-reply";
 import { data } from "react-router";
-import { placeBurner } from "~/core/kit";
+import { randomBytes } from "node:crypto";
+import { DEVICE_KINDS, LONGEST_TOOL_NAME, placeBurner } from "~/core/kit";
+import { idFor } from "~/core/ground/names";
 import type { Problem } from "~/core/ground/result";
 import {
   addBurner,
+  connectDevice,
   database,
+  disconnectDevice,
   figuresOf,
+  listDevices,
   markOf,
   moveBurner,
   saveAppliance,
@@ -23,7 +28,8 @@ import {
   seenOfTool,
   toolInWords,
 } from "./meanwhile.server";
-import { must, number, readForm, words } from "../form.server";
+import { calledBy, must, number, oneOf, readForm, words } from "../form.server";
+import { hashOf } from "../api/device-readings.server";
 import { readAirForm, readHouseForm, readIceCheck } from "./kitchen-forms.server";
 import { readBurnerForm, readToolForm } from "./tool-forms.server";
 import { fieldsOf, formOf } from "../request.server";
@@ -31,6 +37,7 @@ import { fieldsOf, formOf } from "../request.server";
 export async function loader({ context, request }: Route.LoaderArgs) {
   const kitchen = await snapshotOf(requirePerson(context, request));
   return {
+    devices: await listDevices(database().db, kitchen.id),
     today: new Date().toISOString().slice(0, 10),
     seen: {
       air: markOf(figuresOf(kitchen)),
@@ -123,6 +130,29 @@ export async function action({ context, request }: Route.ActionArgs) {
             message: `Somebody has just set a burner called ${burner.value.name} down.`,
           },
         ]);
+      return data<KitReply>({ problems: [], values: {} });
+    }
+    case "connect": {
+      const read = readForm(form, {
+        name: calledBy(LONGEST_TOOL_NAME),
+        kind: must(oneOf(DEVICE_KINDS), "What kind of instrument is it?"),
+      });
+      if (!read.ok) return back(read.problems);
+      const { name, kind } = read.value;
+      const key = idFor(name);
+      const secret = randomBytes(24).toString("base64url");
+      if (!(await connectDevice(db, change, { key, name, kind, secretHash: hashOf(secret) })))
+        return back([
+          { code: "DUPLICATE", field: "name", message: `An instrument called ${name} is connected already.` },
+        ]);
+      return data<KitReply>({
+        problems: [],
+        values: { intent: "connect" },
+        said: `Connected. Its bridge sends to /api/devices/${key}/readings with “Authorization: Bearer ${secret}”. The secret is shown this once.`,
+      });
+    }
+    case "disconnect": {
+      await disconnectDevice(db, change, String(form.get("key") ?? ""));
       return data<KitReply>({ problems: [], values: {} });
     }
     default:

@@ -10,6 +10,7 @@ import { AirForm } from "./air-form";
 import { HouseForm } from "./house-form";
 import { HobPlan } from "./hob-plan";
 import { NewBurner } from "./new-burner";
+import { Instruments } from "./instruments";
 import { Tools } from "./tools";
 import { useBurnerMoves } from "./use-burner-moves";
 import { VesselOutline } from "./vessel-outline";
@@ -63,6 +64,7 @@ export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
           ))}
         </ul>
       </section>
+      <Instruments devices={loaderData.devices} reply={reply} />
       <Tools appliances={kitchen.appliances} seen={seen.tools} reply={reply} today={loaderData.today} />
     </main>
   );

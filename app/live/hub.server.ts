@@ -1,5 +1,7 @@
-import { type Logged, database, loggedSince, pulseOf } from "~/data";
+import { type Logged, database, listDevices, loggedSince, pulseOf } from "~/data";
 import { logger } from "../log.server";
+import type { Shown } from "../stove/shown";
+import { shownNow } from "./shown-now";
 
 /**
  * Tells every open stream what is new in the log of its kitchen. One look at the database for all of them: more often than
@@ -12,7 +14,9 @@ const MOST_AT_ONCE = 500;
 export type Message =
   | { readonly kind: "log"; readonly seq: number; readonly entries: readonly Logged[] }
   /** Larder, kit or house have changed. */
-  | { readonly kind: "kitchen"; readonly revision: number };
+  | { readonly kind: "kitchen"; readonly revision: number }
+  /** An instrument shows something else. */
+  | { readonly kind: "shown"; readonly shown: readonly Shown[] };
 type Listener = (message: Message) => void;
 
 class Hub {
@@ -21,6 +25,7 @@ class Hub {
   #timer: NodeJS.Timeout | null = null;
   #seq = -1;
   #revision = -1;
+  #shown = -1;
   #looking = false;
 
   constructor(kitchenId: string) {
@@ -40,12 +45,24 @@ class Hub {
     };
   }
 
+  /**
+   * Where the log stands for the listeners: all that comes after this number they are told.
+   * @param seq a number just read; it counts where nobody has looked yet
+   */
+  from(seq: number): number {
+    if (this.#seq === -1) this.#seq = seq;
+    return this.#seq;
+  }
+
   async look(): Promise<void> {
     if (this.#looking || !this.#listeners.size) return;
     this.#looking = true;
     try {
       const { db } = database();
-      const { seq, revision } = await pulseOf(db, this.#kitchenId);
+      const { seq, revision, shown } = await pulseOf(db, this.#kitchenId);
+      if (this.#shown !== -1 && shown !== this.#shown)
+        this.#tell({ kind: "shown", shown: shownNow(await listDevices(db, this.#kitchenId), Date.now()) });
+      this.#shown = shown;
       if (this.#revision !== -1 && revision !== this.#revision) this.#tell({ kind: "kitchen", revision });
       this.#revision = revision;
       if (this.#seq === -1) this.#seq = seq;

@@ -29,6 +29,7 @@ export function streamOf(kitchenId: string, since: number | null, signal: AbortS
       const tell = (message: Message) => {
         if (message.kind === "kitchen")
           return send(`event: kitchen\ndata: ${JSON.stringify({ revision: message.revision })}\n\n`);
+        if (message.kind === "shown") return send(`event: shown\ndata: ${JSON.stringify(message.shown)}\n\n`);
         const entries = message.entries.filter(entry => entry.seq > reached);
         if (!entries.length) return;
         reached = message.seq;
@@ -52,7 +53,7 @@ export function streamOf(kitchenId: string, since: number | null, signal: AbortS
       signal.addEventListener("abort", end);
       send(`retry: ${RETRY_MS}\n\n`);
       const { db } = database();
-      const { seq } = await pulseOf(db, kitchenId);
+      const seq = hubOf(kitchenId).from((await pulseOf(db, kitchenId)).seq);
       // What came while the browser was away comes first, or the page is told to read itself anew.
       if (since !== null && since < seq) {
         const missed = await loggedSince(db, kitchenId, since, MOST_MISSED + 1);

@@ -1,4 +1,6 @@
 import type { RunEvent } from "~/core/run";
+import { keepHeard } from "../offline/heard";
+import type { Shown } from "../stove/shown";
 
 /**
  * What is logged in the kitchen, as it is kept. One stream for a browser: of its tabs one holds it, under a lock, and tells
@@ -13,7 +15,9 @@ export type LiveNews =
   | { readonly kind: "log"; readonly entries: readonly LiveEntry[] }
   /** Larder, kit or house have changed, or too much was missed: what is shown is read anew. */
   | { readonly kind: "anew" }
-  | { readonly kind: "state"; readonly live: boolean };
+  | { readonly kind: "state"; readonly live: boolean }
+  /** What the connected instruments show now. */
+  | { readonly kind: "shown"; readonly shown: readonly Shown[] };
 
 type Listener = (news: LiveNews) => void;
 
@@ -129,8 +133,12 @@ function listen(say: Listener): () => void {
       alive();
       const entries = JSON.parse(event.data as string) as LiveEntry[];
       kept = [...kept, ...entries].slice(-MOST_KEPT);
+      void keepHeard(entries).catch(() => {});
       say({ kind: "log", entries });
     });
+    opened.addEventListener("shown", event =>
+      say({ kind: "shown", shown: JSON.parse(event.data as string) as Shown[] }),
+    );
     opened.addEventListener("beat", alive);
     opened.addEventListener("kitchen", () => say({ kind: "anew" }));
     opened.addEventListener("anew", () => say({ kind: "anew" }));

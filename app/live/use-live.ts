@@ -11,6 +11,7 @@ const MOVES: ReadonlySet<string> = new Set([
   "undone",
   "step-begun",
   "step-done",
+  "moved",
 ]);
 /** Without a stream a page looks for itself this often, ms. */
 const LOOK_AGAIN_MS = 15_000;
@@ -44,7 +45,7 @@ export function useLive(
     });
     const leave = startLive();
     const poll = setInterval(() => {
-      if (!isLive()) again();
+      if (!isLive() && navigator.onLine) again();
     }, LOOK_AGAIN_MS);
     return () => {
       deaf();

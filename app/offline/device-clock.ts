@@ -1,6 +1,13 @@
 /** A jump smaller than this is no jump: the two clocks of a device drift a little, ms. */
 const JUMP_MS = 2000;
 
+/** Where the offset outlives the page. */
+interface Memory {
+  readonly keep: (offset: number) => void;
+  readonly kept: () => number | null;
+}
+const NO_MEMORY: Memory = { keep: () => {}, kept: () => null };
+
 /**
  * How far this device's clock is from the server's, at any moment. Somebody may set the clock while the page is open, so
  * what passes between two contacts is counted by the clock that nobody can set.
@@ -18,11 +25,13 @@ export class DeviceClock {
   constructor(
     private readonly date: () => number = Date.now,
     private readonly steady: () => number = () => performance.now(),
+    private readonly memory: Memory = NO_MEMORY,
   ) {}
 
   /** The server has just said its time. */
   heard(server: number): void {
     this.last = { server, date: this.date(), steady: this.steady() };
+    this.memory.keep(Math.round(server - this.last.date));
   }
 
   /** By how much the two clocks have gone apart since the last contact, ms. */
@@ -38,12 +47,21 @@ export class DeviceClock {
 
   /** What is added to this device's time to give the server's, ms. */
   get offset(): number {
-    if (!this.last) return 0;
+    if (!this.last) return this.memory.kept() ?? 0;
     const asSet = this.last.server - this.last.date;
     const jump = this.jump();
     return Math.round(jump < -JUMP_MS ? asSet - jump : asSet);
   }
 }
 
-/** The clock of this device. */
-export const deviceClock = new DeviceClock();
+const KEPT = "hondaro.clock";
+const storage = (): Storage | null => (typeof localStorage === "undefined" ? null : localStorage);
+
+/** The clock of this device; begun without a network it counts as it last stood. */
+export const deviceClock = new DeviceClock(Date.now, () => performance.now(), {
+  keep: offset => storage()?.setItem(KEPT, String(offset)),
+  kept: () => {
+    const kept = Number(storage()?.getItem(KEPT) ?? Number.NaN);
+    return Number.isFinite(kept) ? kept : null;
+  },
+});

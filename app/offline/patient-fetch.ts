@@ -1,3 +1,5 @@
+import { isPageOnly, lookAtAnswer } from "./kept";
+
 /** How long until a page that looks again tries once more, ms. */
 const TRY_AGAIN_MS = 4000;
 
@@ -38,9 +40,14 @@ const untilLater = (signal: AbortSignal | undefined, waitMs: number): Promise<vo
  * forms it sends (its `.data`) are tried again until somebody answers or nobody waits any longer; an answer that asks to be
  * asked again is none. What is sent as JSON is not tried again: who sends it keeps it on the device and does so himself.
  *
+ * @param goTo goes to a page that is kept on the tablet only as a whole
  * @param waits told when something begins to wait, and when nothing does any longer
  */
-export function patientFetch(fetch: typeof window.fetch, waits: (any: boolean) => void): typeof window.fetch {
+export function patientFetch(
+  fetch: typeof window.fetch,
+  waits: (any: boolean) => void,
+  goTo: (path: string) => void = path => location.assign(path),
+): typeof window.fetch {
   let waiting = 0;
   let told = false;
   const tell = (any: boolean) => {
@@ -48,7 +55,8 @@ export function patientFetch(fetch: typeof window.fetch, waits: (any: boolean) =
   };
   return async (input, init) => {
     const request = new Request(input, init);
-    const ofPage = new URL(request.url).pathname.endsWith(".data");
+    const { pathname } = new URL(request.url);
+    const ofPage = pathname.endsWith(".data");
     if (!ofPage) return fetch(input, init);
     if (request.headers.get("Content-Type")?.includes("json")) {
       const response = await fetch(input, init);
@@ -59,6 +67,8 @@ export function patientFetch(fetch: typeof window.fetch, waits: (any: boolean) =
       let waitMs = TRY_AGAIN_MS;
       try {
         const response = await fetch(request.clone());
+        lookAtAnswer(response);
+        if (isPageOnly(response) && request.method === "GET") goTo(pathname.replace(/\.data$/, ""));
         if (!LATER.has(response.status)) {
           tell(false);
           return response;

@@ -1,5 +1,8 @@
+import { type ReactNode, useCallback, useState } from "react";
+import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { Link } from "react-router";
 import type { Burner } from "~/core/laws/reduction";
+import { g, printMass } from "~/core/ground/quantity";
 import { profileMm } from "~/core/things/vessel";
 import { betweenTimes, minutesLeft, momentOf } from "../text/format";
 import { isDark, liquidColour } from "../ui/liquid";
@@ -64,7 +67,7 @@ export function Hob({
         const y = top(burner);
         if (burner.kind.startsWith("flat-top"))
           return (
-            <g key={burner.id}>
+            <BurnerPlace key={burner.id} id={burner.id}>
               <rect
                 x={x}
                 y={y}
@@ -78,31 +81,45 @@ export function Hob({
                   {burner.name.toLowerCase()}
                 </text>
               )}
-            </g>
+            </BurnerPlace>
           );
         const r = burner.kind.includes("small") ? 120 : 165;
         const [cx, cy] = [x + burner.widthMm / 2, y + burner.depthMm / 2];
         return (
-          <g key={burner.id} stroke="#bdb199" strokeWidth={5} fill="none">
-            {!taken && (
-              <>
-                <circle cx={cx} cy={cy} r={r} />
-                <path
-                  d={`M${cx - r},${cy}H${cx - r * 0.35}M${cx + r * 0.35},${cy}H${cx + r}M${cx},${cy - r}V${cy - r * 0.35}M${cx},${cy + r * 0.35}V${cy + r}`}
-                />
-                <circle cx={cx} cy={cy} r={r * 0.22} />
-              </>
-            )}
-            <text x={x + 14} y={y + 36} fontSize={34} fill="#5d5664" stroke="none">
-              {burner.name.replace(/\D/g, "")}
-            </text>
-          </g>
+          <BurnerPlace key={burner.id} id={burner.id}>
+            <rect x={x} y={y} width={burner.widthMm} height={burner.depthMm} fill="transparent" />
+            <g stroke="#bdb199" strokeWidth={5} fill="none">
+              {!taken && (
+                <>
+                  <circle cx={cx} cy={cy} r={r} />
+                  <path
+                    d={`M${cx - r},${cy}H${cx - r * 0.35}M${cx + r * 0.35},${cy}H${cx + r}M${cx},${cy - r}V${cy - r * 0.35}M${cx},${cy + r * 0.35}V${cy + r}`}
+                  />
+                  <circle cx={cx} cy={cy} r={r * 0.22} />
+                </>
+              )}
+              <text x={x + 14} y={y + 36} fontSize={34} fill="#5d5664" stroke="none">
+                {burner.name.replace(/\D/g, "")}
+              </text>
+            </g>
+          </BurnerPlace>
         );
       })}
       {places.map(place => (
         <PotFromAbove key={place.pot.to} {...place} now={now} timeZone={timeZone} />
       ))}
     </svg>
+  );
+}
+
+/** A burner that a pot can be put on. */
+function BurnerPlace({ id, children }: { id: string; children: ReactNode }) {
+  const { setNodeRef, isOver } = useDroppable({ id });
+  return (
+    // The library measures the box on the screen, which a group has as well.
+    <g ref={node => setNodeRef(node as unknown as HTMLElement | null)} opacity={isOver ? 0.55 : 1}>
+      {children}
+    </g>
   );
 }
 
@@ -133,77 +150,102 @@ function PotFromAbove({
   const dark = isDark(pot.liquid);
   const ink = dark ? "#ffffff" : "#231f2b";
   const size = Math.max(32, Math.min(50, r * 0.25));
-  const left = forecast ? minutesLeft(forecast.endsAt - now) : "begin";
-  const label = `${pot.name}, ${pot.title.toLowerCase()}: ${forecast ? `${left}, at ${momentOf(forecast.endsAt, now, timeZone)}` : "waits to begin"}`;
+  const left = forecast
+    ? minutesLeft(forecast.endsAt - now)
+    : pot.improvised
+      ? printMass(pot.state.steps[0]?.foreseen?.massG ?? g(0))
+      : "begin";
+  const label = `${pot.name}, ${pot.title.toLowerCase()}: ${forecast ? `${left}, at ${momentOf(forecast.endsAt, now, timeZone)}` : pot.improvised ? "without a formula" : "waits to begin"}`;
   // A second pan is called by its own name there.
   const name = pot.pan ? (pot.name.split(", ").at(-1) ?? pot.name) : shortName(pot.name);
   const small = r < 125;
+  const [group, setGroup] = useState<SVGGElement | null>(null);
+  const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: pot.to });
+  const hold = useCallback(
+    (node: SVGGElement | null) => {
+      setGroup(node);
+      setNodeRef(node as unknown as HTMLElement | null);
+    },
+    [setNodeRef],
+  );
+  // What the finger moves in pixels the drawing moves in its own millimetres.
+  const mm = 1 / (group?.ownerSVGElement?.getScreenCTM()?.a ?? 1);
   return (
-    <Link to={pot.to} aria-label={label}>
-      {vessel?.handles === "two" && (
-        <path
-          d={`M${x - r - 34},${y}h26M${x + r + 8},${y}h26`}
-          stroke="#231f2b"
-          strokeWidth={30}
-          strokeLinecap="round"
-        />
-      )}
-      {vessel?.handles === "long" && (
-        <path
-          d={`M${x + r * 0.6},${y + r * 0.8}l95,125`}
-          stroke="#231f2b"
-          strokeWidth={24}
-          strokeLinecap="round"
-        />
-      )}
-      <circle cx={x} cy={y} r={r + 8} fill="#231f2b" />
-      <circle cx={x} cy={y} r={r} fill="#e9e2d6" />
-      <circle
-        cx={x}
-        cy={y}
-        r={start}
-        fill="#d8c8ab"
-        stroke="#a98f66"
-        strokeWidth={4}
-        strokeDasharray="3 9"
-        strokeLinecap="round"
-      />
-      <circle cx={x} cy={y} r={liquid} fill={liquidColour(pot.liquid)} />
-      <circle cx={x} cy={y} r={mark} fill="none" stroke={dark ? "#ffd9bd" : "#a9502a"} strokeWidth={5} />
-      <g
-        textAnchor="middle"
-        fill={ink}
-        fontFamily="var(--font-sans)"
-        // A rim of the liquid's own colour keeps the words clear of the lines they cross.
-        stroke={liquidColour(pot.liquid)}
-        strokeWidth={9}
-        strokeLinejoin="round"
-        paintOrder="stroke"
-      >
-        <text x={x} y={y - size * 0.95} fontSize={size * 0.74} fontWeight={700}>
-          {small && name.length > MOST_IN_A_SMALL_POT ? wordFor(name) : name}
-        </text>
-        <text
-          x={x}
-          y={y + size * 0.45}
-          fontSize={size * 1.22}
-          fontWeight={650}
-          fontFamily="var(--font-display)"
-        >
-          {left}
-        </text>
-        <text x={x} y={y + size * 1.45} fontSize={size * 0.68}>
-          {forecast
-            ? `${forecast.late ? "late, " : ""}at ${momentOf(forecast.endsAt, now, timeZone)}`
-            : "not begun"}
-        </text>
-        {forecast && !small && (
-          <text x={x} y={y + size * 2.25} fontSize={size * 0.58}>
-            {betweenTimes(forecast, now, timeZone)}
-          </text>
+    <g
+      ref={hold}
+      {...listeners}
+      aria-describedby={attributes["aria-describedby"]}
+      transform={transform ? `translate(${transform.x * mm} ${transform.y * mm})` : undefined}
+      className={isDragging ? "cursor-grabbing" : "cursor-grab touch-manipulation"}
+    >
+      <Link to={pot.to} aria-label={label} draggable={false}>
+        {vessel?.handles === "two" && (
+          <path
+            d={`M${x - r - 34},${y}h26M${x + r + 8},${y}h26`}
+            stroke="#231f2b"
+            strokeWidth={30}
+            strokeLinecap="round"
+          />
         )}
-      </g>
-    </Link>
+        {vessel?.handles === "long" && (
+          <path
+            d={`M${x + r * 0.6},${y + r * 0.8}l95,125`}
+            stroke="#231f2b"
+            strokeWidth={24}
+            strokeLinecap="round"
+          />
+        )}
+        <circle cx={x} cy={y} r={r + 8} fill="#231f2b" />
+        <circle cx={x} cy={y} r={r} fill="#e9e2d6" />
+        <circle
+          cx={x}
+          cy={y}
+          r={start}
+          fill="#d8c8ab"
+          stroke="#a98f66"
+          strokeWidth={4}
+          strokeDasharray="3 9"
+          strokeLinecap="round"
+        />
+        <circle cx={x} cy={y} r={liquid} fill={liquidColour(pot.liquid)} />
+        <circle cx={x} cy={y} r={mark} fill="none" stroke={dark ? "#ffd9bd" : "#a9502a"} strokeWidth={5} />
+        <g
+          textAnchor="middle"
+          fill={ink}
+          fontFamily="var(--font-sans)"
+          // A rim of the liquid's own colour keeps the words clear of the lines they cross.
+          stroke={liquidColour(pot.liquid)}
+          strokeWidth={9}
+          strokeLinejoin="round"
+          paintOrder="stroke"
+        >
+          <text x={x} y={y - size * 0.95} fontSize={size * 0.74} fontWeight={700}>
+            {small && name.length > MOST_IN_A_SMALL_POT ? wordFor(name) : name}
+          </text>
+          <text
+            x={x}
+            y={y + size * 0.45}
+            fontSize={size * 1.22}
+            fontWeight={650}
+            fontFamily="var(--font-display)"
+          >
+            {left}
+          </text>
+          <text x={x} y={y + size * 1.45} fontSize={size * 0.68}>
+            {forecast
+              ? `${forecast.late ? "late, " : ""}at ${momentOf(forecast.endsAt, now, timeZone)}`
+              : pot.improvised
+                ? "no formula"
+                : "not begun"}
+          </text>
+          {forecast && !small && (
+            <text x={x} y={y + size * 2.25} fontSize={size * 0.58}>
+              {betweenTimes(forecast, now, timeZone)}
+            </text>
+          )}
+        </g>
+      </Link>
+    </g>
   );
 }
 

@@ -53,7 +53,7 @@ export async function loadRuns(section: Section, stored: readonly StoredRun[]): 
     stored.map(async (run): Promise<LoadedRun[]> => {
       const version = await findVersion(db, section.kitchenId, run.formulaVersionId);
       if (!version) return [];
-      const document = atSize(version.document, g(run.baseG));
+      const document = run.rehearsal?.document ?? atSize(version.document, g(run.baseG));
       // A run from before its kitchen was kept is walked in that of today.
       const kitchen = run.basisHash ? await basisAt(run.basisHash) : await kitchenFor(section, [document]);
       const live: LiveRun = {

@@ -13,6 +13,7 @@ import {
 import { liquorMass, volumeMlOf } from "~/core/things/pot";
 import { waysToRead } from "~/core/kit";
 import { type Grams, g, ml } from "~/core/ground/quantity";
+import type { Warning } from "~/core/ground/result";
 import {
   type LiveForecast,
   type RunState,
@@ -21,6 +22,8 @@ import {
   fold,
   forecastOf,
   facing,
+  isImprovised,
+  watchNow,
 } from "~/core/run";
 import { type Vessel, bulkMl, geometryOfVessel } from "~/core/things/vessel";
 
@@ -47,6 +50,12 @@ export interface PotNow {
   readonly detail: string;
   readonly vessel: Vessel | null;
   readonly place: "fire" | "oven" | "bench" | "cold";
+  /** Cooked without a formula. */
+  readonly improvised: boolean;
+  /** Somebody has put it off the fire in the middle of a step. */
+  readonly offFire: boolean;
+  /** What to look at now. */
+  readonly watch: readonly Warning[];
   readonly startMm: number | null;
   readonly nowMm: number | null;
   /** 90 % limits of the level now. */
@@ -86,11 +95,14 @@ export function potsAt(folded: FoldedPot, now: number): PotNow[] {
 /** Works out a live run at a moment, from what its readings have left: all that the clock alone moves. Pure, so that page
  * and server agree. */
 export function potAt({ live, kitchen: opened, state }: FoldedPot, now: number): PotNow {
-  const forecast = forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
+  // A pot without a formula has no end that anybody could foresee.
+  const improvised = isImprovised(live.document);
+  const forecast = improvised ? null : forecastOf(state, now, i => live.bands[i] ?? UNKNOWN_BAND);
   const progress = state.steps[state.current];
   const vessel = progress?.foreseen?.vessel ?? state.vessel;
   const foreseen = progress?.foreseen ?? null;
-  const from = progress?.from ?? state.pot;
+  // After a change under way the level is that of the pot as it stood then.
+  const from = progress?.legs.at(-1)?.from ?? progress?.from ?? state.pot;
   const startG = liquorMass(from);
   const level = (liquorG: number, pot = from): number | null => {
     const here = liquorMass(pot);
@@ -104,6 +116,7 @@ export function potAt({ live, kitchen: opened, state }: FoldedPot, now: number):
   const levelFor = (massG: number | null | undefined): number | null =>
     massG == null ? null : level(Math.max(0, massG - massOutside(from)), fromLiquid ? from : endPot);
   const levelNow = fromLiquid ? level(startG) : (foreseen?.levelMm ?? null);
+  const offFire = progress?.burnerId === null;
   const pan = progress ? panOf(progress.step) : "";
   const page = `/stove/${live.run.id}`;
   return {
@@ -111,7 +124,7 @@ export function potAt({ live, kitchen: opened, state }: FoldedPot, now: number):
     name: pan ? `${live.document.name}, ${progress?.step.pan}` : live.document.name,
     pan,
     to: state.open.length > 1 || pan ? `${page}?pan=${encodeURIComponent(pan)}` : page,
-    burnerId: (pan ? progress?.burnerId : null) ?? live.run.burnerId,
+    burnerId: progress?.burnerId ?? live.run.burnerId,
     facts: opened.facts,
     state,
     forecast,
@@ -124,8 +137,19 @@ export function potAt({ live, kitchen: opened, state }: FoldedPot, now: number):
       : "All steps done",
     detail: progress ? detailOf(progress.step, foreseen ?? progress.planned) : "",
     vessel,
-    place: !progress || vessel?.use === "container" ? "bench" : placeOf(progress.step),
-    startMm: foreseen?.mark?.startMm ?? (fromLiquid ? level(startG) : null),
+    place:
+      !progress || offFire || vessel?.use === "container"
+        ? "bench"
+        : improvised
+          ? "fire"
+          : placeOf(progress.step),
+    improvised,
+    offFire,
+    watch: progress ? watchNow(progress, forecast, opened) : [],
+    startMm:
+      progress?.legs[0]?.foreseen.mark?.startMm ??
+      foreseen?.mark?.startMm ??
+      (fromLiquid ? level(startG) : null),
     nowMm: forecast?.massNowG == null ? levelNow : levelFor(forecast.massNowG),
     nowLoMm: levelFor(forecast?.massLoG),
     nowHiMm: levelFor(forecast?.massHiG),

@@ -1,16 +1,20 @@
-import { useMemo } from "react";
+import { type ReactNode, useMemo } from "react";
+import { DndContext, useDroppable } from "@dnd-kit/core";
 import { Link } from "react-router";
 import { basisFrom } from "~/core/formula";
-import { printLength } from "~/core/ground/quantity";
+import { nextThings, timersOf } from "~/core/run";
 import type { Route } from "./+types/range";
-import { useKitchen } from "../kitchen/context";
+import { useKitchen, useMadeHere } from "../kitchen/context";
 import { useHeard } from "../live/use-live";
 import { betweenTimes, clockTime, minutesLeft, momentOf } from "../text/format";
 import { buttonClass } from "../ui/button";
 import { PotSection } from "../ui/pot-section";
 import { RingingElsewhere } from "../stove/timers";
 import { useNow } from "../ui/use-now";
+import { useHeardBefore, useKeptHere } from "../offline/use-kept-here";
 import { Hob } from "./hob";
+import { NextThings } from "./next-things";
+import { SHELF, useDraggedPots } from "./use-dragged-pots";
 import { type PotNow, foldPot, potsAt } from "./pot-now";
 
 export { loader } from "./range.server";
@@ -19,8 +23,9 @@ export { PageError as ErrorBoundary } from "../ui/page-error";
 export const meta: Route.MetaFunction = () => [{ title: "Range · Hondaro" }];
 
 export default function Range({ loaderData }: Route.ComponentProps) {
-  const runs = useHeard(loaderData.runs);
+  const runs = useKeptHere(useHeardBefore(useHeard(loaderData.runs)));
   const kitchen = useKitchen();
+  const madeHere = useMadeHere();
   const now = useNow(loaderData.now);
   // What each was put on in, whatever the kitchen has become since.
   const bases = useMemo(() => runs.map(run => basisFrom(run.basis, kitchen)), [runs, kitchen]);
@@ -32,70 +37,116 @@ export default function Range({ loaderData }: Route.ComponentProps) {
   const onHob = pots.filter(pot => pot.place === "fire" && pot.vessel?.use !== "tray");
   const off = pots.filter(pot => !onHob.includes(pot));
 
+  const drag = useDraggedPots(pots, folded, now, { kitchenId: kitchen.id, personId: loaderData.personId });
+  const things = useMemo(
+    () =>
+      nextThings(
+        pots.map(pot => ({
+          key: pot.to,
+          state: pot.state,
+          forecast: pot.forecast,
+          timers: pot.pan ? [] : timersOf(pot.live.events, now),
+        })),
+        now,
+      ),
+    [pots, now],
+  );
+
   return (
-    <main className="px-4 py-4 sm:px-6">
-      <section aria-label="The hob, from above">
-        <h1 className="text-2xl">
-          {pots.length ? `On the fire, ${clockTime(now, kitchen.timeZone)}` : "Nothing on the fire"}
-        </h1>
-        <p className="mt-1 text-faded">
-          {pots.length === 0
-            ? "Choose a formula on the Bench and cook it; its pot then stands here."
-            : `${pots.length === 1 ? "One pot" : `${pots.length} pots`}. In each, the outer line dried where it started, the copper line is where it stops.`}
-        </p>
-        <div className="mt-3">
-          <Hob burners={kitchen.burners} pots={onHob} now={now} timeZone={kitchen.timeZone} />
-        </div>
-        {pots.length === 0 && (
-          <p className="mt-6">
-            <Link to="/bench" className={buttonClass("act")}>
-              To the Bench
-            </Link>
+    <DndContext {...drag}>
+      <main className="px-4 py-4 sm:px-6">
+        <section aria-label="The hob, from above">
+          <h1 className="text-2xl">
+            {pots.length ? `On the fire, ${clockTime(now, kitchen.timeZone)}` : "Nothing on the fire"}
+          </h1>
+          <p className="mt-1 text-faded">
+            {pots.length === 0
+              ? "Choose a formula on the Bench and cook it; its pot then stands here."
+              : `${pots.length === 1 ? "One pot" : `${pots.length} pots`}. In each, the outer line dried where it started, the copper line is where it stops.`}
           </p>
-        )}
-      </section>
-      <div
-        className={
-          off.length > 0 ? "mt-4 grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]" : "mt-4"
-        }
-      >
-        {off.length > 0 && (
-          <section aria-label="Off the fire">
-            <h2 className="text-xl">Off the fire</h2>
-            <ul className="mt-2 flex flex-wrap gap-3">
-              {off.map(pot => (
-                <OffTheFire key={pot.to} pot={pot} now={now} timeZone={kitchen.timeZone} />
-              ))}
-            </ul>
-          </section>
-        )}
-        <aside aria-label="Next for the section">
-          <h2 className="text-xl">Next for the section</h2>
-          <RingingElsewhere
-            runs={runs}
-            now={loaderData.now}
-            className="border-2 border-saffron bg-saffron-wash hover:border-copper"
-          />
-          {pots.length === 0 ? (
-            <p className="mt-1 text-faded">
-              No pot, no clock. When something cooks, its next mark and the time to it stand here in order.
+          <div className="mt-3">
+            <Hob burners={kitchen.burners} pots={onHob} now={now} timeZone={kitchen.timeZone} />
+          </div>
+          {pots.length === 0 && (
+            <p className="mt-6">
+              <Link to="/bench" className={buttonClass("act")}>
+                To the Bench
+              </Link>{" "}
+              <Link to="/bench/new" className={buttonClass("plain")}>
+                Or just cook
+              </Link>
             </p>
-          ) : (
-            <ol className="mt-2 grid gap-x-8 border-t border-rule md:grid-cols-2">
-              {[...pots]
-                .sort((a, b) => (a.forecast?.endsAt ?? 0) - (b.forecast?.endsAt ?? 0))
-                .map(pot => (
-                  <Next key={pot.to} pot={pot} now={now} timeZone={kitchen.timeZone} />
-                ))}
-            </ol>
           )}
-        </aside>
-      </div>
-    </main>
+        </section>
+        <div
+          className={
+            pots.length > 0 ? "mt-4 grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]" : "mt-4"
+          }
+        >
+          {(pots.length > 0 || loaderData.rehearsals.length > 0) && (
+            <Shelf>
+              <h2 className="text-xl">Off the fire</h2>
+              {off.length === 0 && <p className="mt-1 text-faded">Drag a pot here to set it aside.</p>}
+              <ul className="mt-2 flex flex-wrap gap-3">
+                {off.map(pot => (
+                  <OffTheFire key={pot.to} pot={pot} now={now} timeZone={kitchen.timeZone} />
+                ))}
+              </ul>
+              {loaderData.rehearsals.length > 0 && (
+                <p className="mt-3 text-sm text-faded">
+                  Rehearsals of yours:{" "}
+                  {loaderData.rehearsals.map(({ id, formulaId, startedAt, speed }) => (
+                    <Link key={id} to={`/stove/${id}`} className="mr-3 font-semibold hover:text-copper">
+                      {madeHere[formulaId]?.name ?? "a formula"}, × {speed}, begun{" "}
+                      {clockTime(startedAt, kitchen.timeZone)}
+                    </Link>
+                  ))}
+                </p>
+              )}
+            </Shelf>
+          )}
+          <aside aria-label="Next for the section">
+            <h2 className="text-xl">Next for the section</h2>
+            <RingingElsewhere
+              runs={runs}
+              now={loaderData.now}
+              className="border-2 border-saffron bg-saffron-wash hover:border-copper"
+            />
+            {pots.length === 0 ? (
+              <p className="mt-1 text-faded">
+                No pot, no clock. When something cooks, its next mark and the time to it stand here in order.
+              </p>
+            ) : (
+              <NextThings
+                things={things}
+                pots={pots}
+                people={loaderData.people}
+                now={now}
+                timeZone={kitchen.timeZone}
+              />
+            )}
+          </aside>
+        </div>
+      </main>
+    </DndContext>
   );
 }
 
 const PLACE_WORDS = { fire: "on the fire", oven: "in the oven", bench: "on the bench", cold: "in the cold" };
+
+/** The side shelf: what is put there is off the fire. */
+function Shelf({ children }: { children: ReactNode }) {
+  const { setNodeRef, isOver } = useDroppable({ id: SHELF });
+  return (
+    <section
+      ref={setNodeRef}
+      aria-label="Off the fire"
+      className={`-m-2 rounded-xl p-2 ${isOver ? "bg-linen" : ""}`}
+    >
+      {children}
+    </section>
+  );
+}
 
 function OffTheFire({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: string }) {
   const { forecast } = pot;
@@ -124,36 +175,12 @@ function OffTheFire({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone
             {pot.title.toLowerCase()}, {PLACE_WORDS[pot.place]}
             {forecast
               ? `, ${minutesLeft(forecast.endsAt - now)}, at ${momentOf(forecast.endsAt, now, timeZone)} (${betweenTimes(forecast, now, timeZone)})${forecast.late ? ", late" : ""}`
-              : ", not begun"}
+              : pot.improvised
+                ? ", without a formula"
+                : ", not begun"}
           </span>
         </span>
       </Link>
-    </li>
-  );
-}
-
-function Next({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: string }) {
-  const { forecast } = pot;
-  return (
-    <li className="grid grid-cols-[4.5rem_1fr] gap-x-3 py-3">
-      <span className={`font-display text-lg font-semibold ${forecast?.late ? "text-beet" : ""}`}>
-        {forecast ? momentOf(forecast.endsAt, now, timeZone) : "now"}
-      </span>
-      <div>
-        <Link to={pot.to} className="font-semibold hover:text-copper">
-          {pot.name}: {pot.title.toLowerCase()}
-        </Link>
-        <p className="text-sm text-faded">
-          {forecast
-            ? `${forecast.late ? "late; " : ""}${minutesLeft(forecast.endsAt - now)}, ${betweenTimes(forecast, now, timeZone)}`
-            : "waits for somebody to begin"}
-        </p>
-        {pot.markMm !== null && pot.vessel && (
-          <p className="text-sm text-faded">
-            stop at {printLength(pot.markMm as never)} on the stick of {pot.vessel.name}
-          </p>
-        )}
-      </div>
     </li>
   );
 }

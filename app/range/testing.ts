@@ -53,6 +53,7 @@ export const batchWith = (
     startedAt: new Date(START),
     finishedAt: null,
     basisHash: null,
+    rehearsal: null,
   },
   versionNumber: 1,
   document,

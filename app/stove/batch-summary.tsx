@@ -1,5 +1,5 @@
-import { Link } from "react-router";
-import { type RunState, batchRecord } from "~/core/run";
+import { Form, Link } from "react-router";
+import { type RunState, asCooked, batchRecord, draftOf, isImprovised } from "~/core/run";
 import type { Person } from "~/data";
 import type { LiveRun } from "../range/live-run.server";
 import { BatchFigures } from "../batch/batch-figures";
@@ -28,6 +28,11 @@ export function BatchSummary({
   const card = `/book/${live.run.formulaVersionId}?base=${Math.round(live.run.baseG)}${encodeURIComponent(" g")}`;
   return (
     <main className="mx-auto max-w-4xl px-4 py-8 sm:px-6">
+      {live.run.rehearsal && (
+        <p className="mb-3 rounded-lg bg-saffron-wash px-3 py-2 font-bold tracking-wide text-saffron-ink">
+          REHEARSAL: it counts as no batch, and teaches the kitchen nothing.
+        </p>
+      )}
       <p className="text-sm text-faded">
         {demo && "demo kitchen · "}version {live.versionNumber} · begun by {live.run.startedBy}
         {record.finishedAt !== null &&
@@ -49,10 +54,35 @@ export function BatchSummary({
         <Link to="/" className={buttonClass("plain")}>
           To the Range
         </Link>
+        {!live.run.rehearsal && state.abandoned === null && <NewVersion live={live} state={state} />}
         <Button look="quiet" onClick={onReopen}>
           Undo “{state.abandoned === null ? "finished" : "given up"}”
         </Button>
       </div>
     </main>
+  );
+}
+
+/** What was cooked as the formula from now on: as a draft, and said beforehand. */
+function NewVersion({ live, state }: { live: LiveRun; state: RunState }) {
+  const from = isImprovised(live.document);
+  const { changes } = from ? draftOf(state, live.document) : asCooked(state, live.document);
+  if (!changes.length) return null;
+  return (
+    <Form
+      method="post"
+      action={`/batch/${live.run.id}`}
+      className="basis-full rounded-xl border border-rule bg-enamel p-4"
+    >
+      <h2 className="text-lg">{from ? "A draft of what was cooked" : "What differs from the formula"}</h2>
+      <ul className="mt-1 list-inside list-disc text-sm">
+        {changes.map(change => (
+          <li key={change}>{change}</li>
+        ))}
+      </ul>
+      <Button type="submit" className="mt-3">
+        {from ? "Make it a formula" : "Make this the new version"}
+      </Button>
+    </Form>
   );
 }

@@ -5,6 +5,8 @@ import type { Probe } from "~/core/kit";
 import { type Result, ok, refuse } from "~/core/ground/result";
 import { type RunPayload, waitingSalt } from "~/core/run";
 import type { PotNow } from "../range/pot-now";
+import type { Shown } from "./shown";
+import { TakeShown } from "./take-shown";
 import { readTemperature } from "../ui/read";
 import {
   type Read,
@@ -26,6 +28,7 @@ export function LogPanel({
   stepId,
   typed = "",
   probes = [],
+  shown = [],
   onLog,
   onClose,
 }: {
@@ -36,6 +39,8 @@ export function LogPanel({
   typed?: string;
   /** The probes of this kitchen: what one shows is put right by its offset. */
   probes?: readonly Probe[];
+  /** What connected instruments show now. */
+  shown?: readonly Shown[];
   onLog: (payload: RunPayload) => void;
   onClose: () => void;
 }) {
@@ -162,6 +167,16 @@ export function LogPanel({
               />
             )}
             <span className="text-lamp-faded">{words.hint}</span>
+            {kind in READ_BY && (
+              <TakeShown
+                shown={shown}
+                instrument={READ_BY[kind as keyof typeof READ_BY]}
+                onTake={typedIn => {
+                  if (kind === "weigh") setWithPot(true);
+                  setText(typedIn);
+                }}
+              />
+            )}
           </div>
           <p
             id={`${id}-back`}
@@ -242,6 +257,9 @@ export function LogPanel({
     </form>
   );
 }
+
+/** What a panel asks that an instrument can tell. */
+const READ_BY = { weigh: "scale", dip: "stick", probe: "probe" } as const;
 
 function Check({
   label,

@@ -21,6 +21,7 @@ const sheet = (pot: PotState, servedC: number, foreseen?: PotState) => {
       servedC={servedC}
       facts={kitchen.facts}
       ingredients={kitchen.data.ingredients}
+      onDone={() => {}}
       className=""
     />,
   );

@@ -4,7 +4,9 @@ import type { FactValues } from "~/core/ground/facts";
 import { liquorMass } from "~/core/things/pot";
 import type { Ingredient } from "~/core/things/larder";
 import type { RunState } from "~/core/run";
-import { RemedyCards } from "../ui/remedy-cards";
+import { type Mended, RemedyCards } from "../ui/remedy-cards";
+
+export type { Mended };
 
 /** What is in the pot now, and what mends it; opened with one tap from the Stove. */
 export function MendSheet({
@@ -14,6 +16,7 @@ export function MendSheet({
   facts,
   ingredients,
   className,
+  onDone,
 }: {
   pot: RunState["pot"];
   /** What the step at work makes, where nothing stands in the pot yet. */
@@ -22,6 +25,7 @@ export function MendSheet({
   facts: FactValues;
   ingredients: readonly Ingredient[];
   className: string;
+  onDone: (mended: Mended) => void;
 }) {
   const [open, setOpen] = useState(false);
   const pot = liquorMass(here) >= 1 ? here : (foreseen ?? here);
@@ -43,7 +47,16 @@ export function MendSheet({
             </Dialog.Close>
           </div>
           {open && liquorMass(pot) >= 1 && (
-            <RemedyCards pot={pot} temperatureC={servedC} facts={facts} ingredients={ingredients} />
+            <RemedyCards
+              pot={pot}
+              temperatureC={servedC}
+              facts={facts}
+              ingredients={ingredients}
+              onDone={mended => {
+                onDone(mended);
+                setOpen(false);
+              }}
+            />
           )}
         </Dialog.Content>
       </Dialog.Portal>

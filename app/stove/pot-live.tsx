@@ -11,10 +11,13 @@ import { useWidth } from "../ui/use-size";
 /** Tallest drawing, px; low vessels take less. */
 const TALLEST = 440;
 const TALLEST_NARROW = 300;
+const TALLEST_OVER_WORDS = 205;
 const TALLEST_BESIDE_PANEL = 250;
 /** Room for the words beside a very low vessel, px. */
 const LEAST_HEIGHT = 170;
 const NARROW = 520;
+/** A drawing lower than this leaves its words no room beside it, px. */
+const LOW = 260;
 const LEAST_GAP = 50;
 
 /** The pot is the screen: the words of the step hang on the mark they speak of, the time where the level will be then. */
@@ -33,15 +36,32 @@ export function PotLive({
   const { vessel, forecast, state } = pot;
   const progress = state.steps[state.current];
   const narrow = width < NARROW;
-  const gutter = narrow ? 16 : Math.max(150, Math.min(182, width * 0.27));
-  const words = progress ? <EndWords pot={pot} now={now} timeZone={timeZone} /> : <DoneWords pot={pot} />;
+  // Beside a low and wide pot there is no room: its words stand under it, as large as the room it leaves.
+  const below = narrow || (!compact && vessel !== null && snugHeight(vessel, width, TALLEST, 150) < LOW);
+  const words = progress ? (
+    <EndWords
+      pot={pot}
+      now={now}
+      timeZone={timeZone}
+      size={below ? "text-3xl" : compact ? "text-xl" : "text-2xl"}
+    />
+  ) : (
+    <DoneWords pot={pot} />
+  );
+  const gutter = below ? 16 : Math.max(150, Math.min(210, width * 0.3));
   if (!vessel || (!progress && pot.nowMm === null))
     return (
       <div ref={ref} className="self-center py-10 text-center text-xl">
         {words}
       </div>
     );
-  const tallest = compact ? TALLEST_BESIDE_PANEL : narrow ? TALLEST_NARROW : TALLEST;
+  const tallest = compact
+    ? TALLEST_BESIDE_PANEL
+    : narrow
+      ? TALLEST_NARROW
+      : below
+        ? TALLEST_OVER_WORDS
+        : TALLEST;
   const height = Math.max(LEAST_HEIGHT, snugHeight(vessel, width, tallest, gutter));
   const place = placePot(vessel, width, height, gutter);
   const wall = place.half(place.heightMm);
@@ -62,7 +82,9 @@ export function PotLive({
       key: "now",
       body: (
         <>
-          <span className="text-lg font-bold text-lamp">now about {printNumber(pot.nowMm)} mm</span>
+          <span className={`${below ? "text-2xl" : "text-lg"} font-bold text-lamp`}>
+            now about {printNumber(pot.nowMm)} mm
+          </span>
           {pot.nowLoMm !== null && pot.nowHiMm !== null && pot.nowHiMm - pot.nowLoMm > 1 && (
             <span className="block">
               {printNumber(pot.nowLoMm)}–{printNumber(pot.nowHiMm)} mm
@@ -84,7 +106,10 @@ export function PotLive({
   };
 
   return (
-    <div ref={ref} className={`relative min-w-0 overflow-x-clip ${compact ? "self-start" : "self-center"}`}>
+    <div
+      ref={ref}
+      className={`relative min-w-0 overflow-x-clip ${compact || below ? "self-start" : "self-center"}`}
+    >
       <PotSection
         vessel={vessel}
         levelMm={pot.nowMm}
@@ -99,13 +124,14 @@ export function PotLive({
         night
         title={`${vessel.name}: ${pot.nowMm === null ? "no liquor yet" : `the liquor stands about ${printNumber(pot.nowMm)} mm high`}${pot.markMm === null ? "" : `, stop at ${printNumber(pot.markMm)} mm`}`}
       />
-      {narrow ? (
-        <div className="grid gap-2 pt-1">
-          {[right, ...left].map(label => (
-            <div key={label.key} className="text-lamp-faded">
-              {label.body}
-            </div>
-          ))}
+      {below ? (
+        <div className="grid gap-x-8 gap-y-2 pt-2 sm:grid-cols-[auto_1fr]">
+          <div className="text-lamp-faded sm:order-2 sm:text-right">{right.body}</div>
+          <div className="space-y-1 text-lamp-faded">
+            {[...left].reverse().map(label => (
+              <div key={label.key}>{label.body}</div>
+            ))}
+          </div>
         </div>
       ) : (
         <>
@@ -164,7 +190,7 @@ function DoneWords({ pot }: { pot: PotNow }) {
   return (
     <>
       {massG >= 1 && (
-        <span className="block font-display text-xl font-bold text-lamp">
+        <span className="block font-display text-3xl font-bold text-lamp">
           {weighed ? "" : "about "}
           {printMass(massG)} in it
         </span>
@@ -183,15 +209,38 @@ function DoneWords({ pot }: { pot: PotNow }) {
 }
 
 /** Where the step ends, and when. */
-function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: string }) {
+function EndWords({
+  pot,
+  now,
+  timeZone,
+  size,
+}: {
+  pot: PotNow;
+  now: number;
+  timeZone: string;
+  /** As large as the room it has: to be read at two metres, where that can be. */
+  size: string;
+}) {
   const { forecast, state } = pot;
   const progress = state.steps[state.current];
   const foreseen = progress?.foreseen;
+  if (pot.improvised)
+    return (
+      <>
+        <span className={`block font-display ${size} font-bold text-lamp`}>
+          {printMass(foreseen?.massG ?? potMass(state.pot))} in it
+        </span>
+        <span className="block max-w-64 text-base text-lamp-faded">
+          No formula, no forecast: log what goes in, comes out and is weighed. A draft is made of it at the
+          end.
+        </span>
+      </>
+    );
   return (
     <>
       {pot.markMm !== null && (
         <>
-          <span className="block font-display text-xl font-bold text-ember">
+          <span className={`block font-display ${size} font-bold text-ember`}>
             stop at {printLength(pot.markMm as never)}
           </span>
           {pot.grossMarkG !== null && pot.reading.weigh && (
@@ -204,13 +253,18 @@ function EndWords({ pot, now, timeZone }: { pot: PotNow; now: number; timeZone: 
       )}
       {forecast ? (
         <>
-          <span className="block font-display text-xl font-semibold text-lamp">
-            here at <span className="whitespace-nowrap">{momentOf(forecast.endsAt, now, timeZone)}</span>
+          <span className={`block font-display ${size} font-semibold text-lamp`}>
+            {pot.offFire ? "not before" : "here at"}{" "}
+            <span className="whitespace-nowrap">{momentOf(forecast.endsAt, now, timeZone)}</span>
             {forecast.late && <span className="text-glow"> · late</span>}
           </span>
           <span className="block text-sm text-lamp-faded">{betweenTimes(forecast, now, timeZone)}</span>
           <span className="block text-sm text-lamp-faded">
-            {forecast.endsAt > now ? `${minutesLeft(forecast.endsAt - now)} left` : "time to look"}
+            {pot.offFire
+              ? `off the fire: ${minutesLeft(forecast.endsAt - now)} once it is back`
+              : forecast.endsAt > now
+                ? `${minutesLeft(forecast.endsAt - now)} left`
+                : "time to look"}
           </span>
           {forecast.pace && forecast.pace.words !== STATUS_WORDS["on-pace"] && (
             <span role="status" className="mt-1 block max-w-56 text-sm text-glow">

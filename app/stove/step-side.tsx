@@ -1,6 +1,19 @@
-import { type StateAfterStep, cautionsAt, courseOf, kindOf } from "~/core/formula";
+import { type StateAfterStep, cautionsAt, kindOf } from "~/core/formula";
 import { printMass, printNumber } from "~/core/ground/quantity";
-import { type Lock, type Reading, type RunState, stepToRead, waitingSalt } from "~/core/run";
+import {
+  type Lock,
+  type Reading,
+  type RunState,
+  courseSoFar,
+  miseOf,
+  stepToRead,
+  waitingSalt,
+} from "~/core/run";
+import { measuredInWords } from "./instruments";
+import type { Mended } from "./mend-sheet";
+import { MiseList } from "./mise-list";
+import { SplitRescue, rescueIn } from "./split-rescue";
+import { type Entry, toldOfStep } from "./told-of-step";
 import type { Person } from "~/data";
 import type { PotNow } from "../range/pot-now";
 import { clockTime, deviationText, gramsBand, spread } from "../text/format";
@@ -21,6 +34,8 @@ export function StepSide({
   onLeaveOut,
   onOverride,
   onGiveUp,
+  onMended,
+  onSplit,
 }: {
   pot: PotNow;
   people: readonly Person[];
@@ -35,6 +50,9 @@ export function StepSide({
   onLeaveOut: (lineId: string) => void;
   onOverride: (what: string, reason: string) => void;
   onGiveUp: () => void;
+  /** A parted emulsion holds again, or has parted once more. */
+  onMended?: (mended: Mended) => void;
+  onSplit?: () => void;
 }) {
   const { state, forecast } = pot;
   const progress = state.steps[state.current];
@@ -44,6 +62,7 @@ export function StepSide({
     <Readings
       of={last === progress ? "Readings of this step" : "Readings of the last step"}
       readings={last.readings}
+      told={toldOfStep(state, last)}
       planned={last.planned}
       against={forecast?.lastAgainst ?? null}
       people={people}
@@ -58,7 +77,8 @@ export function StepSide({
       </aside>
     );
   const kind = kindOf(progress.step);
-  const course = progress.foreseen && courseOf(progress.from, progress.foreseen);
+  const rescue = rescueIn(state, progress, pot.facts);
+  const course = courseSoFar(progress);
   const weighedIn = new Map(
     progress.readings.flatMap(r =>
       r.kind === "added" && r.lineId ? [[r.lineId, r.massG ?? 0] as const] : [],
@@ -70,7 +90,15 @@ export function StepSide({
   return (
     <aside aria-label="This step" className="min-w-0 space-y-3 text-base">
       {problems}
-      {progress.step.kind === "emulsify" && progress.foreseen && (
+      {rescue && onMended && (
+        <SplitRescue
+          key={state.told.incidents.length}
+          rescue={rescue}
+          onHolds={onMended}
+          onAgain={() => onSplit?.()}
+        />
+      )}
+      {!rescue && progress.step.kind === "emulsify" && progress.foreseen && (
         <OilPace
           from={progress.from}
           foreseen={progress.foreseen}
@@ -78,6 +106,9 @@ export function StepSide({
           facts={pot.facts}
           sinceS={progress.begunAt === null ? null : (now - progress.begunAt) / 1000}
         />
+      )}
+      {state.current === 0 && progress.status === "waiting" && (
+        <MiseList items={miseOf(state)} onTick={onTick} />
       )}
       <Locks locks={locks} onLeaveOut={onLeaveOut} onOverride={onOverride} />
       {(ticks.length > 0 || progress.ticked.length > 0) && (
@@ -179,6 +210,15 @@ export function StepSide({
           ▲ {caution}
         </p>
       ))}
+      {pot.watch.map(warning => (
+        <p
+          key={warning.code}
+          role="status"
+          className="rounded-lg border-2 border-glow px-3 py-2 font-bold text-glow"
+        >
+          ▲ {warning.message}
+        </p>
+      ))}
       {progress.foreseen?.warnings.map(warning => (
         <p
           key={warning.code + warning.message}
@@ -220,6 +260,7 @@ export function StepSide({
 function Readings({
   of,
   readings,
+  told,
   planned,
   against,
   people,
@@ -227,30 +268,49 @@ function Readings({
 }: {
   of: string;
   readings: readonly Reading[];
+  told: readonly Entry[];
   planned: StateAfterStep;
   against: { reading: Reading; foreseenG: number } | null;
   people: readonly Person[];
   timeZone: string;
 }) {
-  if (!readings.length) return null;
+  const entries = [
+    ...told,
+    ...readings.map((reading): Entry => {
+      const here = against?.reading.eventId === reading.eventId ? against : null;
+      return {
+        key: reading.eventId,
+        at: reading.at,
+        personId: reading.personId,
+        words: wordsOf(reading, planned),
+        ...(reading.photoId && { photoId: reading.photoId }),
+        ...(here &&
+          reading.massG !== undefined && {
+            beside: `foreseen ${printMass(here.foreseenG as never)}, ${deviationText((reading.massG - here.foreseenG) / here.foreseenG)}`,
+          }),
+      };
+    }),
+  ].sort((a, b) => b.at - a.at);
+  if (!entries.length) return null;
   return (
     <section>
       <h2 className="text-sm font-normal text-lamp-faded">{of}</h2>
       <ul className="mt-1 divide-y divide-night-rule border-y border-night-rule text-sm">
-        {[...readings].reverse().map(reading => (
-          <li key={reading.eventId} className="flex justify-between gap-3 py-1.5">
+        {entries.map(entry => (
+          <li key={entry.key} className="flex justify-between gap-3 py-1.5">
             <span className="text-lamp-faded">
-              {clockTime(reading.at, timeZone)}{" "}
-              {people.find(p => p.id === reading.personId)?.name.split(" ")[0]}
+              {clockTime(entry.at, timeZone)} {people.find(p => p.id === entry.personId)?.name.split(" ")[0]}
             </span>
             <span className="text-right">
-              {wordsOf(reading, planned)}
-              {against?.reading.eventId === reading.eventId && reading.massG !== undefined && (
-                <span className="block text-lamp-faded">
-                  foreseen {printMass(against.foreseenG as never)},{" "}
-                  {deviationText((reading.massG - against.foreseenG) / against.foreseenG)}
-                </span>
+              {entry.words}
+              {entry.photoId && (
+                <img
+                  src={`/api/photos/${entry.photoId}`}
+                  alt="The pot"
+                  className="mt-1 ml-auto h-24 rounded-lg"
+                />
               )}
+              {entry.beside && <span className="block text-lamp-faded">{entry.beside}</span>}
             </span>
           </li>
         ))}
@@ -275,6 +335,10 @@ function wordsOf(reading: Reading, planned: StateAfterStep): string {
       const line = planned.lines.find(l => l.lineId === reading.lineId);
       return `${line?.name ?? "added"} ${printMass(reading.massG ?? (0 as never))}`;
     }
+    case "measured":
+      return reading.what ? measuredInWords(reading.what, reading.value ?? 0) : "";
+    case "looked":
+      return [reading.gloss, reading.clarity, reading.photoId && "picture"].filter(Boolean).join(", ");
   }
 }
 

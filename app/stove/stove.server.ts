@@ -9,7 +9,8 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const { kitchenId, person, people } = section;
   const { db } = database();
   const [run, onFire] = await Promise.all([findRun(db, kitchenId, params.runId), liveRuns(db, kitchenId)]);
-  const others = onFire.filter(other => other.id !== run?.id);
+  // A rehearsal stands alone: its clock is not that of the kitchen.
+  const others = run?.rehearsal ? [] : onFire.filter(other => other.id !== run?.id);
   const runs = (await loadRuns(section, run ? [run, ...others] : [])).map(loaded => loaded.live);
   const live = runs.find(one => one.run.id === run?.id);
   if (!live) throw data("There is no such pot on this range.", { status: 404 });

@@ -1,36 +1,46 @@
-import { useCallback, useMemo, useState } from "react";
-import { Link, useRevalidator, useSearchParams } from "react-router";
+import { type ReactNode, useCallback, useEffect, useMemo, useState } from "react";
+import { useRevalidator, useSearchParams } from "react-router";
 import {
   LONGEST_NOTE,
   type RunPayload,
+  gatesOf,
   locksOf,
+  miseLock,
+  miseOf,
+  readyWords,
   openTicks,
   notTakenBack,
   stepToRead,
-  usualTimers,
   facing,
 } from "~/core/run";
 import type { Route } from "./+types/stove";
 import { useKitchen } from "../kitchen/context";
 import { isLive } from "../live/stream";
 import { useHeard, useLive } from "../live/use-live";
+import { keepPots } from "../offline/keep-pages";
+import { useHeardBefore, useKeptHere } from "../offline/use-kept-here";
 import { foldPot, potAt, potsAt } from "../range/pot-now";
-import { clockTime } from "../text/format";
 import { QuickSums } from "../sums/quick-sums";
 import { type AnswerTaker, AnswerTakerProvider, useAnswerTaker } from "../sums/answer-taker";
-import { CommandProvider, type ScreenCommand, useCommands } from "../ui/commands";
+import { CommandProvider } from "../ui/commands";
+import { ClockContext, REAL_TIME, rehearsalClock } from "../ui/clock";
 import { useAwake } from "../ui/use-bell";
+import { useConnected } from "../ui/use-connected";
 import { useNow } from "../ui/use-now";
 import { BatchSummary } from "./batch-summary";
 import { basisFrom, openKitchen, panOf, servedAtC } from "~/core/formula";
-import { LogPanel, type LogKind } from "./log-panel";
-import { MendSheet } from "./mend-sheet";
-import { MiniPot, OtherPot } from "./mini-pot";
+import { MendSheet, type Mended } from "./mend-sheet";
 import { PotLive } from "./pot-live";
 import { StepSide } from "./step-side";
-import { RingingElsewhere, TimerPanel, TimerStrip } from "./timers";
+import { StoveHeader, keptInWords } from "./stove-header";
+import { RingingElsewhere, TimerStrip } from "./timers";
+import { StoveButtons, type StovePanel } from "./stove-buttons";
+import { OpenPanel } from "./stove-panel";
 import { RefusedReadings } from "./refused-readings";
+import { useInstruments } from "./use-instruments";
+import { useRehearsal } from "./use-rehearsal";
 import { useRunEvents } from "./use-run-events";
+import { useStoveCommands } from "./use-stove-commands";
 
 export { loader } from "./stove.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -42,22 +52,41 @@ export default function StovePage({ loaderData }: Route.ComponentProps) {
     <CommandProvider>
       <AnswerTakerProvider>
         <QuickSums />
-        <Stove key={loaderData.live.run.id} {...loaderData} />
+        <OnItsClock run={loaderData.live.run}>
+          <Stove key={loaderData.live.run.id} {...loaderData} />
+        </OnItsClock>
       </AnswerTakerProvider>
     </CommandProvider>
   );
 }
 
+/** A rehearsal has a clock of its own. */
+function OnItsClock({
+  run: { startedAt, rehearsal },
+  children,
+}: {
+  run: Route.ComponentProps["loaderData"]["live"]["run"];
+  children: ReactNode;
+}) {
+  const started = startedAt.getTime();
+  const speed = rehearsal?.speed ?? null;
+  const clock = useMemo(
+    () => (speed === null ? REAL_TIME : rehearsalClock(started, speed)),
+    [started, speed],
+  );
+  return <ClockContext value={clock}>{children}</ClockContext>;
+}
+
 /** Pots that come and go. */
 const OTHERS: ReadonlySet<string> = new Set(["started", "finished", "abandoned"]);
-
-const STEP_BUTTON = "min-h-16 rounded-xl border-2 px-1 font-bold disabled:opacity-45 sm:text-lg";
 
 function Stove({ live, others, person, people, now: first }: Route.ComponentProps["loaderData"]) {
   const today = useKitchen();
   // What it was put on in, whatever the kitchen has become since.
   const kitchen = useMemo(() => basisFrom(live.basis, today), [live.basis, today]);
-  const now = useNow(first);
+  const { rehearsal } = live.run;
+  // What runs faster is looked at more often.
+  const now = useNow(first, rehearsal ? 1000 : undefined);
   const { revalidate } = useRevalidator();
   // What was delivered comes back by the stream; without one the page asks.
   const again = useCallback(() => {
@@ -67,8 +96,8 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     ({ runId, event }) =>
       OTHERS.has(event.payload.kind) || (runId !== live.run.id && event.payload.kind === "undone"),
   );
-  const [heard] = useHeard(useMemo(() => [live], [live]));
-  const besides = useHeard(others);
+  const [heard] = useHeardBefore(useHeard(useMemo(() => [live], [live])));
+  const besides = useKeptHere(useHeardBefore(useHeard(others)));
   const owner = useMemo(() => ({ kitchenId: today.id, personId: person.id }), [today.id, person.id]);
   const { events, waiting, ofOthers, refused, log, drop } = useRunEvents(
     live.run.id,
@@ -89,9 +118,16 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     () => potsAt(folded, now).filter(other => other.pan !== pot.pan),
     [folded, now, pot.pan],
   );
-  const [panel, setPanel] = useState<LogKind | null>(null);
-  const [setting, setSetting] = useState(false);
+  const simulated = useRehearsal(live.run.id, rehearsal !== null, folded.state, log);
+  const instruments = useInstruments();
+  const shown = rehearsal ? simulated : instruments;
+  const [panel, setPanel] = useState<StovePanel | null>(null);
   useAwake();
+  const connected = useConnected();
+  const onFire = [live, ...others].map(one => one.run.id).join(" ");
+  useEffect(() => {
+    if (!rehearsal) keepPots(onFire.split(" "));
+  }, [onFire, rehearsal]);
   /** A reading that was not kept, on its way to be typed anew. */
   const [retyped, setRetyped] = useState<{ readonly id: string; readonly typed: string } | null>(null);
   const { state } = pot;
@@ -112,9 +148,29 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     if (retyped) drop(retyped.id);
     close();
   };
-  const undo = useCallback(() => last && log({ kind: "undone", eventId: last.id }), [last, log]);
-  const ticks = useMemo(() => (progress ? openTicks(progress) : []), [progress]);
-  const locks = useMemo(() => locksOf(state), [state]);
+  /** What a remedy brought went in: it is in the pot from now on. */
+  const mended = ({ fault, remedy, brings }: Mended) => {
+    if (!readId) return;
+    log({ kind: "fixed", stepId: readId, fault, remedy });
+    for (const [id, massG] of Object.entries(brings)) {
+      const ingredient = today.ingredients.find(i => i.id === id);
+      if (ingredient && massG > 0) log({ kind: "put-in", stepId: readId, ingredient, massG, why: "mend" });
+    }
+  };
+  const undo = useCallback(() => {
+    if (last) log({ kind: "undone", eventId: last.id });
+  }, [last, log]);
+  const ticks = useMemo(
+    () => (progress ? [...openTicks(progress), ...gatesOf(state, state.current)] : []),
+    [progress, state],
+  );
+  const locks = useMemo(
+    () => [
+      ...miseLock(state).filter(lock => !progress?.overridden.some(o => o.what === lock.what)),
+      ...locksOf(state),
+    ],
+    [progress, state],
+  );
   // What closes a line holds the step at its end, what spoils the pot at its beginning.
   const locked = locks.some(lock => lock.before === (progress?.status === "live" ? "end" : "begin"));
   const next = useCallback(() => {
@@ -122,6 +178,12 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     if (!stepId) return log({ kind: "finished" });
     log(progress?.status === "live" ? { kind: "step-done", stepId } : { kind: "step-begun", stepId });
   }, [locked, log, progress?.status, stepId, ticks.length]);
+  const allReady = useCallback(() => {
+    const first = state.steps[0];
+    if (state.current !== 0 || first?.status !== "waiting") return;
+    for (const { what, ticked } of miseOf(state))
+      if (!ticked) log({ kind: "ticked", stepId: first.step.id, what: readyWords(what) });
+  }, [log, state]);
   // An answer is kept in the run as a note: what was worked out belongs to what was cooked.
   const taker = useMemo<AnswerTaker | null>(
     () =>
@@ -135,73 +197,13 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     [log, state.finishedAt, readId],
   );
   useAnswerTaker(taker);
-  const commands = useMemo<ScreenCommand[]>(
-    () =>
-      state.finishedAt !== null
-        ? []
-        : [
-            {
-              id: "weigh",
-              label: pot.reading.weigh ? "log a reading: weigh" : "log a reading: dip, the pot is too heavy",
-              group: "This pot",
-              keys: "r",
-              shown: "r",
-              run: () => setPanel(pot.reading.weigh ? "weigh" : "dip"),
-            },
-            {
-              id: "dip",
-              label: "dip the stick",
-              group: "This pot",
-              keys: "d",
-              shown: "d",
-              run: () => setPanel("dip"),
-            },
-            {
-              id: "probe",
-              label: "probe",
-              group: "This pot",
-              keys: "p",
-              shown: "p",
-              run: () => setPanel("probe"),
-            },
-            {
-              id: "timer",
-              label: "set a timer",
-              group: "This pot",
-              keys: "t",
-              shown: "t",
-              run: () => setSetting(true),
-            },
-            { id: "jug", label: "jug", group: "This pot", keys: "j", shown: "j", run: () => setPanel("jug") },
-            {
-              id: "note",
-              label: "note",
-              group: "This pot",
-              keys: "n",
-              shown: "n",
-              run: () => setPanel("note"),
-            },
-            {
-              id: "next",
-              label: "begin, or it is there",
-              group: "This pot",
-              keys: "Enter",
-              shown: "Enter",
-              run: next,
-            },
-            { id: "give-up", label: "give this pot up", group: "This pot", run: () => setPanel("give up") },
-            {
-              id: "undo",
-              label: "undo the last reading",
-              group: "This pot",
-              keys: "$mod+z",
-              shown: "Ctrl Z",
-              run: () => undo(),
-            },
-          ],
-    [next, pot.reading.weigh, state.finishedAt, undo],
-  );
-  useCommands(commands);
+  useStoveCommands(state.finishedAt === null, {
+    weigh: pot.reading.weigh,
+    open: setPanel,
+    allReady,
+    next,
+    undo,
+  });
 
   if (state.finishedAt !== null)
     return (
@@ -216,52 +218,33 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
       />
     );
 
-  const burner = kitchen.burners.find(b => b.id === pot.burnerId);
-  const where = [
-    `step ${Math.min(state.current + 1, state.steps.length)} of ${state.steps.length}`,
-    pot.place === "fire" ? burner?.name : undefined,
-    pot.vessel?.name,
-  ]
-    .filter(Boolean)
-    .join(" · ");
   // A stick and a jug need liquor.
   const dry = pot.nowMm === null && pot.endMm === null;
   const { facts } = openKitchen(kitchen, {}, live.run.burnerId);
-  const liveStep = progress?.status === "live";
+  const nextWords = locked
+    ? "Locked: see above"
+    : ticks.length > 0
+      ? "Tick first what stands above"
+      : !stepId
+        ? "Finish the batch"
+        : progress?.status !== "live"
+          ? "Begin this step"
+          : pot.markMm !== null
+            ? "It is there"
+            : "This step is done";
   return (
     <main className="night flex min-h-dvh flex-col bg-night text-lamp">
-      <header className="flex min-h-15 items-center gap-4 border-b border-night-rule px-4 sm:px-5">
-        <Link to="/" className="flex min-h-14 items-center font-bold whitespace-nowrap hover:text-ember">
-          ← Range
-        </Link>
-        <nav aria-label="Other pots" className="flex min-w-0 gap-3 overflow-x-auto">
-          {beside.map(other => (
-            <MiniPot key={other.to} pot={other} now={now} timeZone={kitchen.timeZone} />
-          ))}
-          {besides.map(other => (
-            <OtherPot key={other.run.id} live={other} today={today} now={now} />
-          ))}
-        </nav>
-        <p className="ml-auto text-right text-sm whitespace-nowrap text-lamp-faded">
-          {clockTime(now, kitchen.timeZone)} · {person.name.split(" ")[0]}
-          <span role="status" className={`block ${waiting ? "text-glow" : ""}`}>
-            {ofOthers.length
-              ? `${ofOthers.length} wait for ${namesOf(ofOthers, people)}`
-              : waiting
-                ? `${waiting} waiting for the network`
-                : refused.length
-                  ? `${refused.length} not kept`
-                  : "all readings kept"}
-          </span>
-        </p>
-      </header>
-      <div className="px-4 pt-3 sm:px-5">
-        <p className="text-sm text-lamp-faded">
-          {pot.name} · {where}
-        </p>
-        <h1 className="text-2xl leading-tight sm:text-4xl">{pot.title}</h1>
-        {pot.detail && <p className="text-lg text-lamp-faded sm:text-xl">{pot.detail}</p>}
-      </div>
+      <StoveHeader
+        pot={pot}
+        beside={beside}
+        others={besides}
+        today={today}
+        kitchen={kitchen}
+        now={now}
+        said={person.name.split(" ")[0] ?? ""}
+        kept={keptInWords({ waiting, ofOthers, refused: refused.length, connected }, people)}
+        waits={waiting > 0}
+      />
       <div className="grid grow gap-4 px-4 py-2 sm:px-5 md:grid-cols-[minmax(0,1fr)_19rem]">
         <PotLive pot={pot} now={now} timeZone={kitchen.timeZone} compact={panel !== null} />
         <StepSide
@@ -276,6 +259,8 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           onOverride={(what, reason) => stepId && log({ kind: "overridden", stepId, what, reason })}
           onTick={what => stepId && log({ kind: "ticked", stepId, what })}
           onGiveUp={() => setPanel("give up")}
+          onMended={mended}
+          onSplit={() => readId && log({ kind: "incident", stepId: readId, what: "split" })}
         />
       </div>
       <div className="px-4 sm:px-5">
@@ -300,99 +285,46 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
           onStop={({ id, stepId: of }) => log({ kind: "timer-stopped", stepId: of, timerId: id })}
         />
         {panel && readId ? (
-          <LogPanel
+          <OpenPanel
             key={panel}
-            kind={panel}
+            panel={panel}
             pot={pot}
             stepId={readId}
+            kitchen={kitchen}
+            today={today}
+            people={people}
+            beside={beside}
+            others={others}
+            now={now}
             typed={retyped?.typed ?? ""}
-            probes={today.appliances.filter(a => a.kind === "probe")}
+            shown={shown}
             onLog={act}
+            onStay={log}
+            onOpen={setPanel}
             onClose={close}
           />
-        ) : setting && readId ? (
-          <TimerPanel
-            usual={
-              progress ? usualTimers(progress.step, (progress.foreseen ?? progress.planned).durationS) : []
-            }
-            stepId={readId}
-            onLog={payload => {
-              log(payload);
-              setSetting(false);
-            }}
-            onClose={() => setSetting(false)}
-          />
         ) : (
-          <footer className="grid grid-cols-5 gap-2.5 border-t border-night-rule bg-night px-4 py-3 sm:px-5 md:grid-cols-[repeat(7,minmax(0,1fr))_2fr_auto]">
-            {(["weigh", "dip", "probe", "jug", "note"] as const).map(kind => (
-              <button
-                key={kind}
-                type="button"
-                disabled={
-                  !readId ||
-                  (dry && (kind === "dip" || kind === "jug")) ||
-                  (kind === "weigh" && !pot.reading.weigh)
-                }
-                onClick={() => setPanel(kind)}
-                className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
-              >
-                {kind}
-              </button>
-            ))}
-            <MendSheet
-              pot={state.pot}
-              foreseen={progress?.foreseen?.pot}
-              servedC={servedAtC(live.document)}
-              facts={facts}
-              ingredients={today.ingredients}
-              className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
-            />
-            <button
-              type="button"
-              disabled={!readId}
-              onClick={() => setSetting(true)}
-              className={`${STEP_BUTTON} border-night-rule hover:border-ember`}
-            >
-              timer
-            </button>
-            <button
-              type="button"
-              onClick={next}
-              disabled={ticks.length > 0 || locked}
-              className={`${STEP_BUTTON} col-span-2 border-leaf bg-leaf text-night hover:bg-lamp md:col-span-1`}
-            >
-              {locked
-                ? "Locked: see above"
-                : ticks.length > 0
-                  ? "Tick first what stands above"
-                  : !stepId
-                    ? "Finish the batch"
-                    : liveStep
-                      ? progress && pot.markMm !== null
-                        ? "It is there"
-                        : "This step is done"
-                      : "Begin this step"}
-            </button>
-            <button
-              type="button"
-              onClick={() => undo()}
-              disabled={!last}
-              className={`${STEP_BUTTON} border-night-rule px-3 hover:border-ember`}
-            >
-              undo
-            </button>
-          </footer>
+          <StoveButtons
+            closed={of =>
+              !readId || (dry && (of === "dip" || of === "jug")) || (of === "weigh" && !pot.reading.weigh)
+            }
+            onOpen={setPanel}
+            mend={className => (
+              <MendSheet
+                pot={state.pot}
+                foreseen={progress?.foreseen?.pot}
+                servedC={servedAtC(live.document)}
+                facts={facts}
+                ingredients={today.ingredients}
+                className={className}
+                onDone={mended}
+              />
+            )}
+            next={{ label: nextWords, run: ticks.length > 0 || locked ? null : next }}
+            onUndo={last ? undo : null}
+          />
         )}
       </div>
     </main>
   );
 }
-
-/** Whose readings they are, by first names. */
-const namesOf = (
-  events: readonly { readonly personId: string }[],
-  people: Route.ComponentProps["loaderData"]["people"],
-): string =>
-  [...new Set(events.map(e => e.personId))]
-    .map(id => people.find(p => p.id === id)?.name.split(" ")[0] ?? "somebody else")
-    .join(" and ");

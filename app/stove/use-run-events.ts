@@ -1,12 +1,11 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { monotonicFactory } from "ulid";
+import { useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
 import type { RunEvent, RunPayload } from "~/core/run";
 import { hurry, onDelivery, startCourier } from "../offline/courier";
 import { deviceClock } from "../offline/device-clock";
-import { type Owner, type Refused, enqueue, forget, keptOf, pendingOf, refusedOf } from "../offline/queue";
-
-/** The queue is sent in the order of the ids: of two readings of one moment the later has the greater. */
-const nextId = monotonicFactory();
+import { ClockContext } from "../ui/clock";
+import { isKept } from "../offline/kept";
+import { logHere } from "../offline/log";
+import { type Owner, type Refused, forget, keptOf, pendingOf, refusedOf } from "../offline/queue";
 
 export interface RunLog {
   readonly events: readonly RunEvent[];
@@ -37,7 +36,10 @@ export function useRunEvents(
   useEffect(() => {
     delivered.current = onDelivered;
   }, [onDelivered]);
-  useEffect(() => deviceClock.heard(serverNow), [serverNow]);
+  useEffect(() => {
+    // A page that was kept says a time that is long past.
+    if (!isKept()) deviceClock.heard(serverNow);
+  }, [serverNow]);
   useEffect(() => {
     void forget(acknowledged.map(event => event.id));
   }, [acknowledged]);
@@ -68,20 +70,14 @@ export function useRunEvents(
     };
   }, [personId, runId]);
 
+  const clock = useContext(ClockContext);
   const log = useCallback(
     (payload: RunPayload) => {
-      const event: RunEvent = {
-        id: nextId(),
-        at: new Date().toISOString(),
-        clockOffsetMs: deviceClock.offset,
-        personId,
-        payload,
-      };
+      const event = logHere(runId, payload, { kitchenId, personId }, clock);
       setMine(all => [...all, event]);
       setWaiting(n => n + 1);
-      void enqueue(runId, event, kitchenId).then(hurry);
     },
-    [kitchenId, personId, runId],
+    [clock, kitchenId, personId, runId],
   );
   const drop = useCallback((id: string) => {
     setRefused(all => all.filter(r => r.event.id !== id));

@@ -47,12 +47,21 @@ function startOf({ start, max, goes }: Aim, thickness: number | null): number {
   return Math.min(max, Math.max(2, goes > 0 ? Math.max(start, moved) : Math.min(start, moved)));
 }
 
+/** A remedy that was taken. */
+export interface Mended {
+  readonly fault: string;
+  readonly remedy: string;
+  /** What went in for it, g by ingredient. */
+  readonly brings: Readonly<Record<string, number>>;
+}
+
 /** A complaint, and what mends it: small cards with grams, the order, and what it does to everything else. */
 export function RemedyCards({
   pot,
   temperatureC,
   facts,
   ingredients,
+  onDone,
 }: {
   pot: PotState;
   /** It is eaten at. */
@@ -60,6 +69,8 @@ export function RemedyCards({
   facts: FactValues;
   /** What the kitchen knows of prices and allergens. */
   ingredients: readonly Ingredient[];
+  /** At the Stove: this was done about it. */
+  onDone?: (mended: Mended) => void;
 }) {
   const [complaint, setComplaint] = useState<Complaint | null>(null);
   const [aims, setAims] = useState<FixTarget>({});
@@ -139,6 +150,21 @@ export function RemedyCards({
               </dl>
               <Brings brings={r.brings} ingredients={ingredients} />
               {r.besides.length > 0 && <p className="mt-2 text-sm text-faded">{r.besides.join("; ")}.</p>}
+              {onDone && complaint && (
+                <button
+                  type="button"
+                  onClick={() =>
+                    onDone({
+                      fault: COMPLAINT_WORDS[complaint],
+                      remedy: `${r.what}${Math.abs(r.addG) > 0.05 ? `, ${printMass(g(Math.abs(r.addG)))}` : ""}`,
+                      brings: r.brings,
+                    })
+                  }
+                  className="mt-3 min-h-14 w-full rounded-lg border border-ink px-4 font-semibold"
+                >
+                  Done: log it
+                </button>
+              )}
             </li>
           ))}
         </ul>

@@ -46,6 +46,16 @@ export default function Choose({ loaderData, actionData }: Route.ComponentProps)
             </ul>
           </section>
         ))}
+        <section aria-label="just cook" className="mb-7 break-inside-avoid">
+          <h2 className="border-b-2 border-ink pb-1 text-xl">Just cook</h2>
+          <Form method="post" className="mt-2">
+            <input type="hidden" name="intent" value="just-cook" />
+            <p className="mb-2 text-sm text-faded">
+              A pot without a formula: log what goes in, and a draft is made of it at the end.
+            </p>
+            <Button type="submit">Put a pot on</Button>
+          </Form>
+        </section>
         <section aria-label="a blank line" className="mb-7 break-inside-avoid">
           <h2 className="border-b-2 border-ink pb-1 text-xl">A blank line</h2>
           <Form method="post" className="mt-2 flex flex-wrap items-end gap-3">

@@ -1,0 +1,1 @@
+export { action, loader } from "./photos.server";
