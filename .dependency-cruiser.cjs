@@ -63,6 +63,14 @@ module.exports = {
       to: { path: "^(app|server|demo|cli|e2e|speed)/" },
     },
     {
+      name: "devices-know-core-only",
+      severity: "error",
+      comment:
+        "The simulated kit is physics and chance: what it shows reaches the kitchen as a real bridge would bring it.",
+      from: { path: "^devices/", pathNot: TESTS },
+      to: { path: "^(app|data|server|demo|cli|e2e|speed)/" },
+    },
+    {
       name: "screens-never-see-the-database",
       severity: "error",
       comment:

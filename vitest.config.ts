@@ -10,7 +10,7 @@ export default defineConfig({
         test: {
           name: "core",
           environment: "node",
-          include: ["{core,cli,demo,speed,server}/**/*.test.ts"],
+          include: ["{core,cli,demo,devices,speed,server}/**/*.test.ts"],
           // Property tests that walk whole lines take seconds on a busy machine; none is held to a time.
           testTimeout: 120_000,
           // The core keeps nothing between two calls, so its tests may share what they import: five times as fast.

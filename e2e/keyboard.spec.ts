@@ -55,6 +55,13 @@ test("the whole first batch without a mouse", async ({ page }) => {
   await tabTo(page, /Cook this/);
   await page.keyboard.press("Enter");
   await expect(page.getByText(/step 1 of 10/)).toBeVisible();
+  // What must stand ready is ticked with one key.
+  await expect(async () => {
+    await page.keyboard.press("e");
+    await expect(page.getByRole("button", { name: "Everything stands ready" })).toHaveCount(0, {
+      timeout: 1000,
+    });
+  }).toPass();
 
   for (let step = 1; step <= 10; step++) {
     await expect(page.getByText(new RegExp(`step ${step} of 10`))).toBeVisible();

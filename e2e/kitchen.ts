@@ -47,6 +47,25 @@ export async function cookThis(page: Page): Promise<void> {
   await expect(cooking.or(taken)).toBeVisible();
   if (await taken.isVisible()) await button.click();
   await expect(cooking).toBeVisible();
+  await allReady(page);
+}
+
+/** What must stand ready before the first step stands ready. */
+export async function allReady(page: Page): Promise<void> {
+  const ready = page.getByRole("button", { name: "Everything stands ready" });
+  await expect(async () => {
+    if (await ready.isVisible()) await ready.click();
+    await expect(ready).toHaveCount(0, { timeout: 1000 });
+  }).toPass();
+}
+
+/** Ticks off what a step asks for before it begins or ends. */
+async function tickOff(page: Page): Promise<void> {
+  const open = page.getByRole("list", { name: "To tick off" }).getByRole("button");
+  for (let left = await open.count(); left > 0; left--) {
+    await open.first().click();
+    await expect(open).toHaveCount(left - 1);
+  }
 }
 
 /** Cooks a formula at a size and returns the id of the run. */
@@ -81,6 +100,7 @@ export async function cookThrough(page: Page): Promise<void> {
   const finish = page.getByRole("button", { name: "Finish the batch" });
   for (let i = 0; i < 40 && !(await finish.isVisible()); i++) {
     const next = page.getByRole("button", { name: /Begin this step|It is there|This step is done/ });
+    await tickOff(page);
     const words = await page.getByRole("main").innerText();
     await next.click();
     await expect.poll(() => page.getByRole("main").innerText()).not.toBe(words);

@@ -182,7 +182,7 @@ test("who is cooking can be said without any script", async ({ browser, baseURL 
   await page.goto("/who?to=/book");
   await page.getByRole("button", { name: "Petr Lind" }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Book" })).toBeVisible();
-  await expect(page.getByRole("link", { name: "Petr" })).toBeVisible();
+  await expect(page.getByRole("link", { name: "Petr", exact: true })).toBeVisible();
   await page.close();
 });
 
