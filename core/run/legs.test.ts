@@ -4,7 +4,7 @@ import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { InvariantError } from "../ground/result";
 import { POOLS, accountedFor, liquorMass, potMass } from "../things/pot";
 import { type RunEvent, UNKNOWN_BAND, fold, forecastOf, seasonedIn } from ".";
-import { KITCHEN as kitchen, demo, event, ingredient as by, minute } from "./testing";
+import { KITCHEN as kitchen, demo, doneBefore, event, ingredient as by, minute } from "./testing";
 
 const [stock, glace] = [demo(STOCK_ID), demo(GLACE_ID)];
 
