@@ -4,14 +4,18 @@ import { HydratedRouter } from "react-router/dom";
 import { toast } from "sonner";
 import { fetchKitchen } from "./kitchen/at-hand";
 import { FirstKitchen, type KitchenAtHand } from "./kitchen/context";
+import { personHere } from "./offline/courier";
 import { startKeeper } from "./offline/keep-pages";
 import { patientFetch } from "./offline/patient-fetch";
 
 const NETWORK = "network";
-window.fetch = patientFetch(window.fetch.bind(window), waiting =>
-  waiting
-    ? toast.loading("No connection. It goes on as soon as there is one; nothing is lost.", { id: NETWORK })
-    : toast.dismiss(NETWORK),
+window.fetch = patientFetch(
+  window.fetch.bind(window),
+  waiting =>
+    waiting
+      ? toast.loading("No connection. It goes on as soon as there is one; nothing is lost.", { id: NETWORK })
+      : toast.dismiss(NETWORK),
+  personHere,
 );
 
 startKeeper();

@@ -5,6 +5,7 @@ import { Toaster } from "sonner";
 import { z } from "zod";
 import type { Route } from "./+types/root";
 import { carryFor, startCourier } from "./offline/courier";
+import { useSentForms } from "./offline/use-sent-forms";
 import { type Heads, fetchKitchen, kitchenAtHand } from "./kitchen/at-hand";
 import { FirstKitchen, KitchenContext } from "./kitchen/context";
 
@@ -64,6 +65,7 @@ export default function Root({ loaderData }: Route.ComponentProps) {
     carryFor({ kitchenId, personId });
     return startCourier();
   }, [kitchenId, personId]);
+  useSentForms(owner);
   const first = useContext(FirstKitchen);
   return (
     <KitchenContext value={kitchenAtHand() ?? first}>

@@ -1,4 +1,5 @@
 import { deviceClock } from "./device-clock";
+import { type SentForm, sendForms } from "./forms-waiting";
 import { type Owner, deliver, runsWaiting } from "./queue";
 
 /**
@@ -26,6 +27,7 @@ async function go(): Promise<void> {
       if (outcome.kind === "delivered" && outcome.serverNow !== null) deviceClock.heard(outcome.serverNow);
       for (const listener of listeners) listener(runId, outcome.kind === "delivered");
     }
+    if (whose) for (const form of await sendForms(whose, fetch)) for (const hear of formListeners) hear(form);
     if (deviceClock.jumped) await askTheTime();
   } while (again);
 }
@@ -51,6 +53,16 @@ export function onDelivery(listener: Listener): () => void {
   listeners.add(listener);
   return () => void listeners.delete(listener);
 }
+
+const formListeners = new Set<(sent: SentForm) => void>();
+/** Hears of each form that a page before this one had left waiting. */
+export function onFormSent(listener: (sent: SentForm) => void): () => void {
+  formListeners.add(listener);
+  return () => void formListeners.delete(listener);
+}
+
+/** Who is cooking here; `null` while nobody is. */
+export const personHere = (): string | null => owner?.personId ?? null;
 
 /** Somebody else cooks at this device from now on: what they logged before goes now. */
 export function carryFor(next: Owner): void {

@@ -1,3 +1,4 @@
+import { waitWithForm } from "./forms-waiting";
 import { isPageOnly, lookAtAnswer } from "./kept";
 
 /** How long until a page that looks again tries once more, ms. */
@@ -38,20 +39,55 @@ const untilLater = (signal: AbortSignal | undefined, waitMs: number): Promise<vo
 /**
  * A fetch under which a page does not break when the network goes away: what the router reads to show a page and the
  * forms it sends (its `.data`) are tried again until somebody answers or nobody waits any longer; an answer that asks to be
- * asked again is none. What is sent as JSON is not tried again: who sends it keeps it on the device and does so himself.
+ * asked again is none. A form that waits is kept on the device, for the case that its page is closed. What is sent as JSON is
+ * not tried again: who sends it keeps it on the device and does so himself.
  *
- * @param goTo goes to a page that is kept on the tablet only as a whole
  * @param waits told when something begins to wait, and when nothing does any longer
+ * @param personId who is cooking here
+ * @param goTo goes to a page that is kept on the tablet only as a whole
  */
 export function patientFetch(
   fetch: typeof window.fetch,
   waits: (any: boolean) => void,
+  personId: () => string | null = () => null,
   goTo: (path: string) => void = path => location.assign(path),
 ): typeof window.fetch {
   let waiting = 0;
   let told = false;
   const tell = (any: boolean) => {
     if (any !== told) waits((told = any));
+  };
+  /** The answer, or how long to wait for one. */
+  const ask = async (request: Request): Promise<{ response?: Response; waitMs: number }> => {
+    try {
+      const response = await fetch(request.clone());
+      lookAtAnswer(response);
+      if (isPageOnly(response) && request.method === "GET")
+        goTo(new URL(request.url).pathname.replace(/\.data$/, ""));
+      if (LATER.has(response.status)) return { waitMs: askedToWait(response) };
+      tell(false);
+      return { response, waitMs: 0 };
+    } catch (error) {
+      if (!isNoNetwork(error)) throw error;
+      return { waitMs: TRY_AGAIN_MS };
+    }
+  };
+  const untilAnswered = async (request: Request, firstWaitMs: number): Promise<Response> => {
+    for (let waitMs = firstWaitMs; ;) {
+      waiting += 1;
+      tell(true);
+      try {
+        await untilLater(request.signal, waitMs);
+      } catch (given) {
+        if (waiting === 1) tell(false);
+        throw given;
+      } finally {
+        waiting -= 1;
+      }
+      const next = await ask(request);
+      if (next.response) return next.response;
+      ({ waitMs } = next);
+    }
   };
   return async (input, init) => {
     const request = new Request(input, init);
@@ -63,30 +99,8 @@ export function patientFetch(
       if (LATER.has(response.status)) throw new TypeError("asked to come again later");
       return response;
     }
-    for (;;) {
-      let waitMs = TRY_AGAIN_MS;
-      try {
-        const response = await fetch(request.clone());
-        lookAtAnswer(response);
-        if (isPageOnly(response) && request.method === "GET") goTo(pathname.replace(/\.data$/, ""));
-        if (!LATER.has(response.status)) {
-          tell(false);
-          return response;
-        }
-        waitMs = askedToWait(response);
-      } catch (error) {
-        if (!isNoNetwork(error)) throw error;
-      }
-      waiting += 1;
-      tell(true);
-      try {
-        await untilLater(request.signal, waitMs);
-      } catch (given) {
-        if (waiting === 1) tell(false);
-        throw given;
-      } finally {
-        waiting -= 1;
-      }
-    }
+    const first = await ask(request);
+    if (first.response) return first.response;
+    return waitWithForm(request, personId(), () => untilAnswered(request, first.waitMs));
   };
 }
