@@ -90,7 +90,9 @@ export function truePot(
         )
       : null;
   const forecast = forecastOf(state, now, () => UNKNOWN_BAND);
-  const caught = progress ? watchNow(progress, forecast && { ...forecast, massNowG: g(massG) }, opened) : [];
+  const caught = progress
+    ? watchNow(progress, forecast && { ...forecast, massNowG: g(massG) }, opened, now)
+    : [];
   return {
     massG,
     temperatureC,

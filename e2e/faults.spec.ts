@@ -18,5 +18,11 @@ test("some hundred hostile inputs: every one is answered, and none breaks anythi
 test("server, database and starter are killed while readings come in: none is lost, none is doubled", async () => {
   const counted = await killRounds(3, STOCK_ID);
   expect(counted.acknowledged).toBeGreaterThan(10);
-  expect(counted).toMatchObject({ rounds: 3, lost: 0, doubled: 0, brokenPages: 0 });
+  expect(counted).toMatchObject({
+    rounds: 3,
+    killed: { server: 1, database: 1, starter: 1 },
+    lost: 0,
+    doubled: 0,
+    brokenPages: 0,
+  });
 });

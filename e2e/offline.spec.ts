@@ -1,4 +1,5 @@
-import { expect, test } from "@playwright/test";
+import { type Page, expect, test } from "@playwright/test";
+import { ulid } from "ulid";
 import { begin, cook, logReading, plain, signAs } from "./kitchen";
 
 /** The network goes and the tab is closed: the pot is still there, and what is logged arrives once. */
@@ -52,4 +53,102 @@ test("with the network gone a live pot opens again, its clock right, and what is
   const told = plain(await other.getByRole("main").innerText()).match(/logged without a network/g);
   expect(told).toHaveLength(1);
   await Promise.all([tablet.close(), elsewhere.close()]);
+});
+
+const HALF_HOUR_MS = 30 * 60_000;
+const EACH = 150;
+/** What a tablet has jotted down of a run in the last half hour, as it does before its queue has written it. */
+async function jot(page: Page, runId: string, personId: string, shiftMs: number, name: string): Promise<string[]> {
+  const from = Date.now() - HALF_HOUR_MS;
+  const kept = Array.from({ length: EACH }, (_, i) => {
+    // The two tablets take turns; the clock of one is hours off, and it knows by how much.
+    const real = from + shiftMs / 1e9 + (HALF_HOUR_MS / EACH) * i + (name === "B" ? HALF_HOUR_MS / EACH / 2 : 0);
+    const event = {
+      id: ulid(real),
+      at: new Date(real + shiftMs).toISOString(),
+      clockOffsetMs: -shiftMs,
+      personId,
+      payload: { kind: "noted", stepId: "s1", text: `${name} ${i}` },
+    };
+    return { runId, event };
+  });
+  await page.evaluate(rows => {
+    for (const row of rows) localStorage.setItem(`hondaro.reading.${row.event.id}`, JSON.stringify(row));
+  }, kept);
+  return kept.map(({ event }) => event.payload.text);
+}
+
+/** The notes of a pot in the order they stand in, the oldest first. */
+const notesOf = async (page: Page): Promise<string[]> =>
+  (plain(await page.getByRole("main").innerText()).match(/“[AB] \d+”/g) ?? [])
+    .map(text => text.slice(1, -1))
+    .reverse();
+
+test("half an hour without a network, 300 readings on two tablets, one two hours off: all arrive, once and in order", async ({
+  browser,
+}) => {
+  test.slow();
+  const tablets = await Promise.all([browser.newContext(), browser.newContext()]);
+  const [a, b] = await Promise.all(tablets.map(tablet => tablet.newPage()));
+  if (!a || !b) throw new Error("There are no tablets.");
+  await signAs(a, "Noor Adeyi");
+  await signAs(b, "Tomas Reyhl");
+  const runId = await cook(a, "Verjus butter sauce", "600 g");
+  await b.goto(`/stove/${runId}`);
+  await expect(b.getByText(/step 1 of/)).toBeVisible();
+  await Promise.all(tablets.map(tablet => tablet.setOffline(true)));
+  const [ofA, ofB] = [
+    await jot(a, runId, "noor", 0, "A"),
+    await jot(b, runId, "tomas", 2 * 3_600_000, "B"),
+  ];
+  await Promise.all(tablets.map(tablet => tablet.setOffline(false)));
+  const inTurn = ofA.flatMap((text, i) => [text, ofB[i]]);
+  for (const page of [a, b])
+    await expect
+      .poll(
+        async () => {
+          if ((await notesOf(page)).length < 2 * EACH) await page.reload();
+          return notesOf(page);
+        },
+        { timeout: 60_000, intervals: [4000] },
+      )
+      .toEqual(inTurn);
+  await Promise.all(tablets.map(tablet => tablet.close()));
+});
+
+test("a tab that crashes right after a tap has lost nothing", async ({ browser }) => {
+  const tablet = await browser.newContext();
+  const page = await tablet.newPage();
+  await signAs(page, "Noor Adeyi");
+  const runId = await cook(page, "Verjus butter sauce", "600 g");
+  await begin(page);
+  await tablet.setOffline(true);
+  await logReading(page, "note", "before the crash");
+  const devtools = await tablet.newCDPSession(page);
+  await devtools.send("Page.crash").catch(() => {});
+  await tablet.setOffline(false);
+  const again = await tablet.newPage();
+  await again.goto(`/stove/${runId}`);
+  await expect(again.getByText("“before the crash”")).toHaveCount(1);
+  await expect(again.getByText("all readings kept")).toBeVisible({ timeout: 30_000 });
+  await tablet.close();
+});
+
+test("a price that waited for the network arrives though its page was closed", async ({ browser }) => {
+  const tablet = await browser.newContext();
+  const page = await tablet.newPage();
+  await signAs(page, "Noor Adeyi");
+  await page.goto("/larder/verjus");
+  await page.getByRole("textbox", { name: "per kg" }).fill("7.35");
+  await tablet.setOffline(true);
+  await page.getByRole("button", { name: "Note this price" }).click();
+  await expect(page.getByText(/It goes on as soon as there is one/)).toBeVisible();
+  await page.close();
+  await tablet.setOffline(false);
+  const again = await tablet.newPage();
+  await again.goto("/");
+  await expect(again.getByText(/^Larder: what waited since .* is kept now/)).toBeVisible({ timeout: 30_000 });
+  await again.goto("/larder/verjus");
+  await expect(again.getByText(/7\.35/).first()).toBeVisible();
+  await tablet.close();
 });

@@ -16,13 +16,17 @@ import { type Grams, g, ml } from "~/core/ground/quantity";
 import type { Warning } from "~/core/ground/result";
 import {
   type LiveForecast,
+  type Prompt,
   type RunState,
   type StepBand,
+  type Timer,
   UNKNOWN_BAND,
   fold,
   forecastOf,
   facing,
   isImprovised,
+  lastMinute,
+  promptsNow,
   watchNow,
 } from "~/core/run";
 import { type Vessel, bulkMl, geometryOfVessel } from "~/core/things/vessel";
@@ -56,6 +60,10 @@ export interface PotNow {
   readonly offFire: boolean;
   /** What to look at now. */
   readonly watch: readonly Warning[];
+  /** Rings by itself before its mark. */
+  readonly alarm: Timer | null;
+  /** What is easily forgotten here. */
+  readonly prompts: readonly Prompt[];
   readonly startMm: number | null;
   readonly nowMm: number | null;
   /** 90 % limits of the level now. */
@@ -145,7 +153,9 @@ export function potAt({ live, kitchen: opened, state }: FoldedPot, now: number):
           : placeOf(progress.step),
     improvised,
     offFire,
-    watch: progress ? watchNow(progress, forecast, opened) : [],
+    alarm: progress ? lastMinute(progress, forecast, live.events, now) : null,
+    prompts: promptsNow(state, forecast, opened),
+    watch: progress ? watchNow(progress, forecast, opened, now) : [],
     startMm:
       progress?.legs[0]?.foreseen.mark?.startMm ??
       foreseen?.mark?.startMm ??

@@ -109,6 +109,9 @@ export default function Range({ loaderData }: Route.ComponentProps) {
             <h2 className="text-xl">Next for the section</h2>
             <RingingElsewhere
               runs={runs}
+              alarms={pots.flatMap(({ alarm, name, to }) =>
+                alarm?.rings ? [{ to, words: `${name}: ${alarm.name}` }] : [],
+              )}
               now={loaderData.now}
               className="border-2 border-saffron bg-saffron-wash hover:border-copper"
             />

@@ -219,6 +219,14 @@ export function StepSide({
           ▲ {warning.message}
         </p>
       ))}
+      {pot.prompts.map(({ code, message }) => (
+        <p key={code} className="rounded-lg border border-night-rule bg-night-raised px-3 py-2">
+          <span aria-hidden="true" className="text-leaf">
+            →{" "}
+          </span>
+          {message}
+        </p>
+      ))}
       {progress.foreseen?.warnings.map(warning => (
         <p
           key={warning.code + warning.message}

@@ -118,6 +118,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
     () => potsAt(folded, now).filter(other => other.pan !== pot.pan),
     [folded, now, pot.pan],
   );
+  const alarms = [pot, ...beside].flatMap(({ alarm }) => (alarm ? [alarm] : []));
   const simulated = useRehearsal(live.run.id, rehearsal !== null, folded.state, log);
   const instruments = useInstruments();
   const shown = rehearsal ? simulated : instruments;
@@ -280,6 +281,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
       <div className="sticky bottom-0 bg-night">
         <TimerStrip
           events={events}
+          alarms={alarms}
           now={first}
           onHeard={({ id, stepId: of }) => log({ kind: "timer-heard", stepId: of, timerId: id })}
           onStop={({ id, stepId: of }) => log({ kind: "timer-stopped", stepId: of, timerId: id })}

@@ -19,7 +19,7 @@ const set = (secondsAgo: number, name: string, seconds: number, every = false): 
 test("one that runs says how long, one that rings is heard with one tap, each can be stopped", async () => {
   const [heard, stopped] = [vi.fn(), vi.fn()];
   const events = [set(60, "skim", 1200, true), set(70, "roux", 60)];
-  render(<TimerStrip events={events} now={NOW} onHeard={heard} onStop={stopped} />);
+  render(<TimerStrip events={events} alarms={[]} now={NOW} onHeard={heard} onStop={stopped} />);
   const strip = screen.getByRole("list", { name: "Timers" });
   expect(strip.textContent).toMatch(/rouxnow: heard.*skimin 19:00, every 20/);
   await userEvent.click(screen.getByRole("button", { name: /roux.*heard/ }));

@@ -12,28 +12,42 @@ import { useNow } from "../ui/use-now";
 /** What rings in other pots leads there. */
 export function RingingElsewhere({
   runs,
+  alarms = [],
   now: first,
   className,
 }: {
   runs: readonly Pick<LiveRun, "run" | "document" | "events">[];
+  /** What rings by itself before a mark. */
+  alarms?: readonly { readonly to: string; readonly words: string }[];
   now: number;
   className: string;
 }) {
   const now = useNow(first, TICK_MS);
-  const ringing = runs.flatMap(run =>
-    timersOf(run.events, now).flatMap(timer => (timer.rings ? [{ timer, run }] : [])),
-  );
-  useBell(ringing.map(({ timer }) => timer.name));
+  const ringing = [
+    ...runs.flatMap(run =>
+      timersOf(run.events, now).flatMap(timer =>
+        timer.rings
+          ? [
+              {
+                key: timer.id,
+                to: `/stove/${run.run.id}`,
+                name: timer.name,
+                words: `${run.document.name}: ${timer.name} now`,
+              },
+            ]
+          : [],
+      ),
+    ),
+    ...alarms.map(alarm => ({ ...alarm, key: alarm.to, name: alarm.words })),
+  ];
+  useBell(ringing.map(({ name }) => name));
   if (!ringing.length) return null;
   return (
     <ul aria-label="Timers that ring" className="flex flex-wrap gap-2.5 py-2">
-      {ringing.map(({ timer, run }) => (
-        <li key={timer.id}>
-          <Link
-            to={`/stove/${run.run.id}`}
-            className={`flex min-h-14 items-center rounded-xl px-4 font-bold ${className}`}
-          >
-            {run.document.name}: {timer.name} now
+      {ringing.map(({ key, to, words }) => (
+        <li key={key}>
+          <Link to={to} className={`flex min-h-14 items-center rounded-xl px-4 font-bold ${className}`}>
+            {words}
           </Link>
         </li>
       ))}
@@ -47,17 +61,20 @@ const TICK_MS = 1000;
 /** What runs and what rings, as large as a wet thumb. */
 export function TimerStrip({
   events,
+  alarms,
   now: first,
   onHeard,
   onStop,
 }: {
   events: readonly RunEvent[];
+  /** What rings by itself, and is shown only then. */
+  alarms: readonly Timer[];
   now: number;
   onHeard: (timer: Timer) => void;
   onStop: (timer: Timer) => void;
 }) {
   const now = useNow(first, TICK_MS);
-  const timers = timersOf(events, now);
+  const timers = [...timersOf(events, now), ...alarms.filter(alarm => alarm.rings)];
   useBell(timers.filter(timer => timer.rings).map(timer => timer.name));
   if (!timers.length) return null;
   return (
@@ -83,7 +100,7 @@ export function TimerStrip({
           <button
             type="button"
             aria-label={`Stop the timer “${timer.name}”`}
-            onClick={() => onStop(timer)}
+            onClick={() => (alarms.includes(timer) ? onHeard : onStop)(timer)}
             className={`min-w-14 border-l-2 text-lg ${timer.rings ? "border-night" : "border-night-rule hover:border-ember"}`}
           >
             ✕

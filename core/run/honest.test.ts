@@ -87,6 +87,7 @@ test("a glace is watched: at its first mark it is thin, near its last it catches
           step,
           forecastOf(run, now, () => UNKNOWN_BAND),
           kitchen,
+          now,
         ).map(w => w.code)
       : [];
   };
@@ -150,6 +151,7 @@ describe("a simmer is watched", () => {
           step,
           forecastOf({ ...run, current: index }, now, () => UNKNOWN_BAND),
           kitchen,
+          now,
         ).map(w => w.code)
       : [];
   };
@@ -179,6 +181,7 @@ test("C158a: the lid on with the flame unchanged boils off just the same, and th
           step,
           forecastOf(run, START + 40 * 60_000, () => UNKNOWN_BAND),
           kitchen,
+          START + 40 * 60_000,
         ).map(w => w.code)
       : [];
   };

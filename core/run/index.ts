@@ -37,7 +37,7 @@ export {
   strainYield,
 } from "./batch";
 export { type Lock, type WaitingSalt, locksOf, waitingSalt } from "./locks";
-export { type Timer, type UsualTimer, timersOf, usualTimers } from "./timers";
+export { type Timer, type UsualTimer, timersOf, usualTimers, lastMinute } from "./timers";
 export { type LearnedWeight, type WeighedLine, learnedWeight } from "./learned";
 export {
   type Fix,
@@ -53,6 +53,7 @@ export {
   tastingInWords,
 } from "./told";
 export { type Dose, type Seasoned, seasonedIn } from "./seasoning";
+export { type Prompt, promptsNow } from "./prompts";
 export { watchNow } from "./watch";
 export { type MiseItem, gatesOf, miseLock, miseOf, readyWords } from "./mise";
 export { type NextThing, nextThings } from "./next-things";

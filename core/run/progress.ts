@@ -1,4 +1,12 @@
-import { type Course, type PairPace, type StateAfterStep, type Step, courseOf, kindOf } from "../formula";
+import {
+  type Course,
+  type PairPace,
+  type StateAfterStep,
+  type Step,
+  type Tick,
+  courseOf,
+  kindOf,
+} from "../formula";
 import type { Grams } from "../ground/quantity";
 import type { PotState } from "../things/pot";
 import type { Vessel } from "../things/vessel";
@@ -84,9 +92,15 @@ export interface StepProgress {
   }[];
 }
 
+/** A step that goes to a mark and has a cue of its own ends when both are there: the mark is read, the cue ticked. */
+const bothCues = ({ step }: StepProgress): Tick[] =>
+  step.cue && (kindOf(step).endsAtMark || ("lossPct" in step && step.lossPct !== undefined))
+    ? [{ what: `Seen and heard: ${step.cue}`, before: "end" }]
+    : [];
+
 /** What of a step is still to be ticked off before it can go on: begin while it waits, end while it is live. */
 export const openTicks = (progress: StepProgress): string[] =>
-  (kindOf(progress.step).ticks?.(progress.step) ?? [])
+  [...(kindOf(progress.step).ticks?.(progress.step) ?? []), ...bothCues(progress)]
     .filter(tick => tick.before === (progress.status === "waiting" ? "begin" : "end"))
     .map(tick => tick.what)
     .filter(what => !progress.ticked.includes(what));

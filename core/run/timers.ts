@@ -1,6 +1,9 @@
-import type { Step } from "../formula";
+import { type Step, courseOf, interpolate, kindOf } from "../formula";
+import { g, printMass } from "../ground/quantity";
 import { type RunEvent, timeOf } from "./events";
 import { notTakenBack } from "./fold";
+import type { LiveForecast } from "./forecast";
+import type { StepProgress } from "./progress";
 
 /** Timers of a run are what was logged of them: they are the same on every tablet, and outlive a reload, a sleep and a restart. */
 
@@ -46,6 +49,47 @@ export function timersOf(events: readonly RunEvent[], now: number): Timer[] {
       ];
     })
     .sort((a, b) => a.dueAt - b.dueAt);
+}
+
+/** The last of a reduction is watched: so long before its mark it rings by itself, ms. Common practice, no source. */
+const LAST_MINUTE_MS = 60_000;
+const MOST_LEAD_MS = 5 * 60_000;
+
+/**
+ * What rings by itself before a reduction is there, with the mass it stands at then: a minute before, earlier where it
+ * might be there sooner. `null` where the step ends by the clock, or somebody has heard it.
+ *
+ * @example 420 g to 90 g at 30 g a minute: rings at 120 g
+ */
+export function lastMinute(
+  { step, status, legs }: StepProgress,
+  forecast: LiveForecast | null,
+  events: readonly RunEvent[],
+  now: number,
+): Timer | null {
+  const leg = legs.at(-1);
+  const course = leg && courseOf(leg.from, leg.foreseen);
+  if (!leg || !course || status !== "live" || !forecast || forecast.paused || !kindOf(step).endsAtMark)
+    return null;
+  const leadMs = Math.min(MOST_LEAD_MS, Math.max(LAST_MINUTE_MS, forecast.endsAt - forecast.earliest));
+  const dueAt = forecast.endsAt - leadMs;
+  const id = `mark:${step.id}`;
+  const heard = notTakenBack(events).findLast(
+    ({ payload }) => payload.kind === "timer-heard" && payload.timerId === id,
+  );
+  // Moved far on, by water or a weaker flame, it rings once more.
+  if (heard && timeOf(heard) >= dueAt - leadMs) return null;
+  const endS = course.seconds.at(-1) ?? 0;
+  const atG = interpolate(course.seconds, course.mass, endS - leadMs / 1000);
+  return {
+    id,
+    name: `watch it from ${printMass(g(atG))}`,
+    stepId: step.id,
+    everyS: null,
+    setAt: leg.at,
+    dueAt,
+    rings: now >= dueAt,
+  };
 }
 
 /** A timer cooks set for such a step: name, minutes, again and again or once. */

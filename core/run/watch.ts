@@ -1,5 +1,5 @@
 import { type Kitchen, displacedIn, heapsOf } from "../formula";
-import { g, ml, printMass, printNumber } from "../ground/quantity";
+import { g, ml, printDuration, printMass, printNumber, s } from "../ground/quantity";
 import type { Warning } from "../ground/result";
 import { filmSolids, heatIntoPan, scorchOf, scorchWarning } from "../laws/reduction";
 import { type PotState, fatCapPct, liquorMass, massOfPools, potMass, volumeMlOf } from "../things/pot";
@@ -43,6 +43,31 @@ function simmerWatch({ readings }: StepProgress, holdC: number, boilsC: number):
   return found;
 }
 
+/** Held under this it is not hot, °C; after so long in all it goes. Source: hot-holding guidance, 57–63 °C by code; from memory. */
+const HOT_C = 60;
+const GIVEN_MIN = 120;
+const BACK_TO_C = 75;
+
+/** What is held for service and has been read too cool: back, or away. */
+function holdWatch({ readings, begunAt }: StepProgress, holdC: number, nowMs: number): Warning[] {
+  const probes = readings.filter(r => r.kind === "probed" && r.where === "pot");
+  const last = probes.at(-1);
+  // Held on purpose below it is under the clock from the start; the step says so itself.
+  if (holdC < HOT_C || last?.temperatureC === undefined || last.temperatureC >= HOT_C) return [];
+  const hot = probes.findLast(r => (r.temperatureC ?? 0) >= HOT_C)?.at ?? begunAt ?? last.at;
+  const min = (nowMs - hot) / 60_000;
+  return [
+    {
+      code: "HELD_COLD",
+      message: `${printNumber(last.temperatureC, 1)} °C is under ${HOT_C} °C, and nobody has read it hot for ${printDuration(s(60 * Math.round(min)))}. ${
+        min >= GIVEN_MIN
+          ? "Throw it away."
+          : `Heat it to ${BACK_TO_C} °C now, once, and find out why it fell; after ${GIVEN_MIN / 60} h throw it away.`
+      } Your food code decides.`,
+    },
+  ];
+}
+
 /** The pot of the step at work with as much liquor as is in it now. */
 function nowIn(pot: PotState, massG: number | null): PotState {
   const gone = massG === null ? 0 : potMass(pot) - massG;
@@ -50,7 +75,13 @@ function nowIn(pot: PotState, massG: number | null): PotState {
   return { ...pot, liquor: { ...pot.liquor, water } };
 }
 
-export function watchNow(progress: StepProgress, forecast: LiveForecast | null, kitchen: Kitchen): Warning[] {
+/** @param nowMs by the common clock */
+export function watchNow(
+  progress: StepProgress,
+  forecast: LiveForecast | null,
+  kitchen: Kitchen,
+  nowMs: number,
+): Warning[] {
   const leg = progress.legs.at(-1);
   if (progress.status !== "live" || !leg || !forecast || leg.paused) return [];
   const found: Warning[] = [];
@@ -95,6 +126,7 @@ export function watchNow(progress: StepProgress, forecast: LiveForecast | null, 
   }
   if (progress.step.kind === "simmer")
     found.push(...simmerWatch(progress, progress.step.holdC, kitchen.boilsC));
+  if (progress.step.kind === "hold") found.push(...holdWatch(progress, progress.step.holdC, nowMs));
   const covered = progress.turns.findLastIndex(turn => turn.words === "lid on");
   const since = progress.turns.slice(covered + 1);
   if (

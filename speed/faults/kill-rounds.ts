@@ -10,10 +10,17 @@ import { type Cook, note, post, signIn, startRun } from "./client";
 
 const POSTERS = 4;
 const START_PATIENCE_MS = 90_000;
-const VICTIMS = ["serverPid", "mariadbPid", "pid"] as const;
+/** What is killed in turn, and what it is called. */
+const VICTIMS = [
+  ["serverPid", "server"],
+  ["mariadbPid", "database"],
+  ["pid", "starter"],
+] as const;
 
 export interface Counted {
   readonly rounds: number;
+  /** How often each was killed. */
+  readonly killed: Readonly<Record<string, number>>;
   readonly acknowledged: number;
   /** Acknowledged and not there. */
   readonly lost: number;
@@ -113,6 +120,7 @@ export async function killRounds(rounds: number, formulaId: string): Promise<Cou
   const house = new House(mkdtempSync(join(tmpdir(), "hondaro-kill-")), await freePort());
   const sent = new Set<string>();
   const acknowledged = new Set<string>();
+  const killed: Record<string, number> = {};
   let brokenPages = 0;
   try {
     await house.ready();
@@ -133,8 +141,12 @@ export async function killRounds(rounds: number, formulaId: string): Promise<Cou
         ),
       );
       await sleep(300 + 137 * (round % 7));
-      const victim = house.running[VICTIMS[round % VICTIMS.length] ?? "pid"];
-      if (victim) process.kill(victim, "SIGKILL");
+      const [pid, name] = VICTIMS[round % VICTIMS.length] ?? VICTIMS[0];
+      const victim = house.running[pid];
+      if (victim) {
+        process.kill(victim, "SIGKILL");
+        killed[name] = (killed[name] ?? 0) + 1;
+      }
       await sleep(400);
       await house.ready();
       await sleep(300);
@@ -161,6 +173,7 @@ export async function killRounds(rounds: number, formulaId: string): Promise<Cou
     const known = new Set(there);
     return {
       rounds,
+      killed,
       acknowledged: acknowledged.size,
       brokenPages,
       lost: [...acknowledged].filter(id => !known.has(id)).length,

@@ -35,10 +35,11 @@ export function PutInPanel({
     () => (text.trim() ? readPutIn(text, jar ? { before, after } : null, larder, stepId) : null),
     [after, before, jar, larder, stepId, text],
   );
-  const half = read?.ok ? firstDose(read.value.ingredient, read.value.massG, wholeG) : null;
+  const [first] = read?.ok ? read.value : [];
+  const half = first ? firstDose(first.ingredient, first.massG, wholeG) : null;
   const log = () => {
     if (!read?.ok) return;
-    onLog(read.value);
+    for (const one of read.value) onLog(one);
     // The jar stands where it stood: its weight after this dose is its weight before the next.
     if (jar) {
       setBefore(after);
@@ -54,7 +55,7 @@ export function PutInPanel({
           // eslint-disable-next-line jsx-a11y/no-autofocus
           autoFocus
           autoComplete="off"
-          placeholder={jar ? "salt" : "5 g salt, 2 pinches salt, 1 l water"}
+          placeholder={jar ? "salt" : "5 g salt, 2 pinches salt, 16 × 8 g juices"}
           value={text}
           onChange={event => setText(event.currentTarget.value)}
           className={`${FIELD} min-w-0 grow sm:max-w-md`}
@@ -98,7 +99,11 @@ export function PutInPanel({
         {read && !read.ok
           ? `✕ ${read.problems[0]?.message ?? ""}`
           : read?.ok
-            ? `= ${read.value.counted ? "about " : ""}${printMass(g(read.value.massG))} ${read.value.ingredient.name}`
+            ? read.value
+                .map(
+                  one => `= ${one.counted ? "about " : ""}${printMass(g(one.massG))} ${one.ingredient.name}`,
+                )
+                .join(" ")
             : ""}
       </p>
       {half && (
@@ -133,13 +138,42 @@ export function PutInPanel({
 }
 
 const WEIGHED = /^\s*[\d.,]+\s*(?:m?g|kg|lb|oz)\b/i;
+/** "16 × 8 g juices": so many pieces of so much. */
+const PIECES = /^\s*(\d{1,3})\s*[×x*]\s*(\S.*)$/i;
+/** Half flour, half butter, kneaded: it goes in as both. */
+const KNEADED = /\b(?:kneaded butter|beurre mani[ée])\s*$/i;
+const JUICES = "meat-juices";
 
-/** What a cook typed as going in, with what it is made of. */
+/** What a cook typed as going in, with what it is made of; kneaded butter is two things. */
 export function readPutIn(
   text: string,
   jar: { readonly before: string; readonly after: string } | null,
   larder: readonly Ingredient[],
   stepId: string,
+): Result<PutIn[]> {
+  const [, pieces = "1", each = text] = PIECES.exec(text) ?? [];
+  if (KNEADED.test(each)) {
+    const parts = ["wheat flour", "butter"].map(name =>
+      readOne(each.replace(KNEADED, name), jar, larder, stepId, Number(pieces) / 2),
+    );
+    return all(parts);
+  }
+  return all([readOne(each, jar, larder, stepId, Number(pieces))]);
+}
+
+/** All, or the first that could not be read. */
+function all(read: readonly Result<PutIn>[]): Result<PutIn[]> {
+  const refused = read.find(one => !one.ok);
+  return refused && !refused.ok ? refused : ok(read.flatMap(one => (one.ok ? [one.value] : [])));
+}
+
+/** @param times of what was typed go in: pieces, or the share of a mixture */
+function readOne(
+  text: string,
+  jar: { readonly before: string; readonly after: string } | null,
+  larder: readonly Ingredient[],
+  stepId: string,
+  times: number,
 ): Result<PutIn> {
   const measure = readMeasure(jar ? `1 g ${text}` : text, larder, null, "what went in");
   if (!measure.ok) return measure;
@@ -151,22 +185,27 @@ export function readPutIn(
       value: text,
       message: "Say what it was too: 5 g salt, 1 l water, a squeeze of lemon juice.",
     });
-  const kind = scaleClassOf(ingredient);
-  const why = kind === "salt" || kind === "strong" ? "season" : kind === "liquid" ? "top up" : "other";
-  const common = { kind: "put-in" as const, stepId, ingredient, why } as const;
+  const common = { kind: "put-in" as const, stepId, ingredient, why: whyOf(ingredient) } as const;
   if (jar) {
     const from = readMass("The jar before")(jar.before);
     if (!from.ok) return from;
     const to = readMass("The jar after")(jar.after);
     if (!to.ok) return to;
     const net = pouredFrom(g(from.value), g(to.value));
-    return net.ok ? kept({ ...common, massG: net.value, fromG: from.value, toG: to.value }) : net;
+    return net.ok ? kept({ ...common, massG: times * net.value, fromG: from.value, toG: to.value }) : net;
   }
   return kept({
     ...common,
-    massG: measure.value.massG,
+    massG: times * measure.value.massG,
     ...(!WEIGHED.test(text) && { counted: text.trim().slice(0, 60) }),
   });
+}
+
+/** What it is for, as far as what it is tells. */
+function whyOf(ingredient: Ingredient): PutIn["why"] {
+  if (ingredient.id === JUICES) return "juices";
+  const kind = scaleClassOf(ingredient);
+  return kind === "salt" || kind === "strong" ? "season" : kind === "liquid" ? "top up" : "other";
 }
 
 function kept(payload: PutIn): Result<PutIn> {

@@ -35,6 +35,7 @@ export const render = defineStep({
   takesOut: true,
   timeHangsOnMain: true,
   heard: { begins: true },
+  ticks: () => [{ what: "Clear and quiet, no more bubbles: the water is out", before: "end" }],
   apply: context => {
     const { step, facts } = context;
     const added = addLines(context.pot, context.lines, context.field);
