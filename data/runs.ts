@@ -2,8 +2,10 @@ import { type SQL, and, asc, count, desc, eq, inArray, isNotNull, isNull, sql } 
 import { ulid } from "ulid";
 import {
   type BatchRecord,
+  type Felt,
   PAYLOAD_VERSION,
   type RunEvent,
+  type Seasoned,
   type WeighedLine,
   notTakenBack,
 } from "../core/run";
@@ -355,7 +357,7 @@ async function settle(
   });
 }
 
-/** So many batches back a kitchen remembers how its pots went. */
+/** So many batches back a kitchen remembers how its pots went and how things felt. */
 const MOST_REMEMBERED = 400;
 
 /** How fast pots on burners went, the oldest first. */
@@ -375,6 +377,33 @@ export interface StoredBatch {
   readonly plannedMl: number | null;
   readonly actualMl: number | null;
   readonly finishedAt: Date;
+}
+
+/** What the last batch of a formula had taken by taste, and at which size; `undefined` before there was one. */
+export async function lastSeasoned(
+  db: Queries,
+  kitchenId: string,
+  formulaId: string,
+): Promise<{ readonly baseG: number; readonly seasoned: readonly Seasoned[] } | undefined> {
+  const [last] = await db
+    .select({ baseG: batch.baseG, record: batch.record })
+    .from(batch)
+    .innerJoin(run, eq(run.id, batch.runId))
+    .where(and(eq(batch.kitchenId, kitchenId), eq(run.formulaId, formulaId)))
+    .orderBy(desc(batch.finishedAt))
+    .limit(1);
+  return last && { baseG: last.baseG, seasoned: last.record.seasoned ?? [] };
+}
+
+/** How things gave under the finger in the latest batches of a kitchen. */
+export async function feltLately(db: Queries, kitchenId: string): Promise<Felt[]> {
+  const rows = await db
+    .select({ touches: sql<string | null>`json_extract(${batch.record}, '$.touches')` })
+    .from(batch)
+    .where(eq(batch.kitchenId, kitchenId))
+    .orderBy(desc(batch.finishedAt))
+    .limit(MOST_REMEMBERED);
+  return rows.flatMap(({ touches }) => (touches === null ? [] : (JSON.parse(touches) as Felt[])));
 }
 
 /** A finished batch with its record, as it was booked. */

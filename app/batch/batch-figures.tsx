@@ -1,8 +1,9 @@
 import { g, printDuration, printMass, printNumber, s } from "~/core/ground/quantity";
-import type { BatchRecord, Compared } from "~/core/run";
+import { type BatchRecord, type Compared, touchMap } from "~/core/run";
 import type { Person } from "~/data";
 import { useKitchenIfAny } from "../kitchen/context";
 import { deviationText } from "../text/format";
+import { costInWords, currencyOf } from "../text/money";
 
 /** What was planned beside what came out, for the whole and step by step. */
 export function BatchFigures({ record, people }: { record: BatchRecord; people: readonly Person[] }) {
@@ -95,12 +96,17 @@ function Headline({ compared, label }: { compared: Compared; label: string }) {
 }
 
 /** How it tasted, what it took by taste, and what went wrong. */
-function Told({ record: { score, seasoned = [], incidents = [], paces = [] } }: { record: BatchRecord }) {
+function Told({
+  record: { score, seasoned = [], incidents = [], paces = [], touches = [] },
+}: {
+  record: BatchRecord;
+}) {
   const kitchen = useKitchenIfAny()?.snapshot;
   const called = (list: readonly { id: string; name: string }[] = [], id: string) =>
     list.find(one => one.id === id)?.name ?? "what is not here any more";
   const byTaste = seasoned.filter(one => one.doses.length > 1);
-  if (score === undefined && !byTaste.length && !incidents.length && !paces.length) return null;
+  if (score === undefined && !byTaste.length && !incidents.length && !paces.length && !touches.length)
+    return null;
   return (
     <ul className="mt-5 space-y-1">
       {score !== undefined && (
@@ -125,9 +131,15 @@ function Told({ record: { score, seasoned = [], incidents = [], paces = [] } }: 
           counts on it.
         </li>
       ))}
-      {incidents.map(({ words }) => (
+      {touchMap(touches).map(({ touch, count, meanC }) => (
+        <li key={touch}>
+          {touch} under the finger at {printNumber(meanC, 1)} °C{count > 1 && `, on average of ${count}`}
+        </li>
+      ))}
+      {incidents.map(({ words, cost }) => (
         <li key={words} className="text-beet">
           ▲ {words}
+          {cost != null && `, about ${costInWords(cost, currencyOf(kitchen?.ingredients ?? []))}`}
         </li>
       ))}
     </ul>

@@ -14,7 +14,7 @@ export interface LiveRun {
   readonly versionNumber: number;
   readonly document: FormulaDocument;
   readonly events: readonly RunEvent[];
-  /** 90 % widths of each step. */
+  /** 90 % widths of each step; empty while they are being worked out. */
   readonly bands: readonly StepBand[];
   /** How what it is walked in differs from the kitchen of today. */
   readonly basis: BasisDelta;
@@ -31,6 +31,17 @@ async function bandsFor(
   const intervals = await intervalsInPool(document, kitchen, run.burnerId);
   const walked = walk(document, openKitchen(kitchen, {}, run.burnerId));
   return walked.states.map((state, i) => (intervals[i] ? stepBand(state, intervals[i]) : UNKNOWN_BAND));
+}
+
+/** Widths that take longer than this are worked out behind the page: it asks again. */
+const PATIENCE_MS = 250;
+
+/** The widths of a run; none while they are still being worked out. */
+async function bandsNow(...of: Parameters<typeof bandsFor>): Promise<readonly StepBand[]> {
+  const [run] = of;
+  const working = run.basisHash ? bandsKept.get(run.id, () => bandsFor(...of)) : bandsFor(...of);
+  const patience = new Promise<null>(done => setTimeout(done, PATIENCE_MS, null));
+  return (await Promise.race([working.catch(() => null), patience])) ?? [];
 }
 
 /** A run as a page has it, and the kitchen it is walked in: kept when it was put on, whatever became of it since. */
@@ -61,9 +72,7 @@ export async function loadRuns(section: Section, stored: readonly StoredRun[]): 
         versionNumber: version.number,
         document,
         events: events[run.id] ?? [],
-        bands: await (run.basisHash
-          ? bandsKept.get(run.id, () => bandsFor(run, document, kitchen))
-          : bandsFor(run, document, kitchen)),
+        bands: await bandsNow(run, document, kitchen),
         basis: deltaOf(kitchen, now),
       };
       return [{ live, kitchen }];

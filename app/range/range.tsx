@@ -16,6 +16,7 @@ import { Hob } from "./hob";
 import { NextThings } from "./next-things";
 import { SHELF, useDraggedPots } from "./use-dragged-pots";
 import { type PotNow, foldPot, potsAt } from "./pot-now";
+import { useBands } from "./use-bands";
 
 export { loader } from "./range.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -24,6 +25,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Range · Hondaro" }];
 
 export default function Range({ loaderData }: Route.ComponentProps) {
   const runs = useKeptHere(useHeardBefore(useHeard(loaderData.runs)));
+  useBands(loaderData.runs);
   const kitchen = useKitchen();
   const madeHere = useMadeHere();
   const now = useNow(loaderData.now);

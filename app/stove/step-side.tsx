@@ -4,6 +4,7 @@ import {
   type Lock,
   type Reading,
   type RunState,
+  type Seasoned,
   courseSoFar,
   miseOf,
   stepToRead,
@@ -20,10 +21,14 @@ import { clockTime, deviationText, gramsBand, spread } from "../text/format";
 import { TraceChart } from "../ui/trace-chart";
 import { Locks } from "./locks";
 import { OilPace } from "./oil-pace";
+import { Why } from "./why";
+import { FirstDoses } from "./first-doses";
 
 /** Beside the pot: what goes in, how to see the end, what to take care of, and the readings against the forecast. */
 export function StepSide({
   pot,
+  before = null,
+  role = "",
   people,
   timeZone,
   onAdd,
@@ -38,6 +43,10 @@ export function StepSide({
   onSplit,
 }: {
   pot: PotNow;
+  /** What the last batch of it took by taste. */
+  before?: { readonly baseG: number; readonly seasoned: readonly Seasoned[] } | null;
+  /** Of who stands here. */
+  role?: string;
   people: readonly Person[];
   timeZone: string;
   onAdd: (lineId: string) => void;
@@ -77,6 +86,7 @@ export function StepSide({
       </aside>
     );
   const kind = kindOf(progress.step);
+  const why = progress.step.why ?? kind.why;
   const rescue = rescueIn(state, progress, pot.facts);
   const course = courseSoFar(progress);
   const weighedIn = new Map(
@@ -179,6 +189,7 @@ export function StepSide({
           </ul>
         </section>
       )}
+      {before && <FirstDoses planned={progress.planned} before={before} baseG={pot.live.run.baseG} />}
       {waiting.length > 0 && (
         <section>
           <h2 className="text-sm font-normal text-lamp-faded">Left out before, may go in now: taste first</h2>
@@ -204,6 +215,7 @@ export function StepSide({
           {progress.step.cue ?? kind.cue}.
         </p>
       )}
+      {why && <Why key={progress.step.id} why={why} role={role} />}
       {progress.step.remark && <p className="italic">{progress.step.remark}</p>}
       {cautionsAt(progress.planned).map(caution => (
         <p key={caution} className="rounded-lg border border-glow/60 px-3 py-2 text-sm text-glow">

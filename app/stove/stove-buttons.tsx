@@ -67,6 +67,7 @@ export function StoveButtons({
 
 const MORE: readonly (readonly [StovePanel, string])[] = [
   ["instrument", "refractometer, pH, spoon, line …"],
+  ["touch", "soft, springy, firm, beside the probe"],
   ["look", "gloss, clarity, a picture beside earlier ones"],
   ["went wrong", "boiled over, split, burnt; and whether a remedy worked"],
   ["hand over", "somebody else looks after it"],

@@ -1,6 +1,7 @@
 import { usualTimers } from "~/core/run";
 import type { KitchenData } from "~/core/formula";
-import { type RunPayload, seasonedIn } from "~/core/run";
+import { type Felt, type RunPayload, costOfLoss, seasonedIn } from "~/core/run";
+import { costInWords, currencyOf } from "../text/money";
 import { potMass } from "~/core/things/pot";
 import type { KitchenSnapshot, Person } from "~/data";
 import type { LiveRun } from "../range/live-run.server";
@@ -11,6 +12,7 @@ import { MovePanel } from "./panels/move";
 import { PutInPanel } from "./panels/put-in";
 import { TakeOutPanel } from "./panels/take-out";
 import { TastePanel } from "./panels/taste";
+import { TouchPanel } from "./panels/touch";
 import { MoreButtons, type StovePanel } from "./stove-buttons";
 import type { Shown } from "./shown";
 import { TimerPanel } from "./timers";
@@ -28,6 +30,7 @@ export function OpenPanel({
   now,
   typed,
   shown,
+  felt,
   onLog,
   onStay,
   onOpen,
@@ -48,6 +51,8 @@ export function OpenPanel({
   typed: string;
   /** What connected instruments show now. */
   shown: readonly Shown[];
+  /** How things gave under the finger in this kitchen. */
+  felt: readonly Felt[];
   /** Logs and closes; `onStay` logs and leaves the panel open for the next. */
   onLog: (payload: RunPayload) => void;
   onStay: (payload: RunPayload) => void;
@@ -102,10 +107,21 @@ export function OpenPanel({
       );
     case "instrument":
       return <InstrumentPanel {...common} shown={shown} />;
+    case "touch":
+      return <TouchPanel {...common} shown={shown} felt={[...felt, ...state.told.touches]} />;
     case "look":
       return <LookPanel {...common} runId={pot.live.run.id} timeZone={kitchen.timeZone} />;
     case "went wrong":
-      return <WentWrongPanel {...common} fixes={state.told.fixes} />;
+      return (
+        <WentWrongPanel
+          {...common}
+          fixes={state.told.fixes}
+          costOf={lostG => {
+            const cost = costOfLoss(state, stepId, lostG);
+            return cost === null ? null : costInWords(cost, currencyOf(today.ingredients));
+          }}
+        />
+      );
     case "hand over":
       return (
         <HandOverPanel

@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { database, findRun, liveRuns } from "~/data";
+import { database, feltLately, findRun, lastSeasoned, liveRuns } from "~/data";
 import type { Route } from "./+types/stove";
 import { requirePerson } from "../people/person.server";
 import { loadRuns } from "../range/live-run.server";
@@ -14,5 +14,17 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const runs = (await loadRuns(section, run ? [run, ...others] : [])).map(loaded => loaded.live);
   const live = runs.find(one => one.run.id === run?.id);
   if (!live) throw data("There is no such pot on this range.", { status: 404 });
-  return { live, others: runs.filter(one => one !== live), person, people, now: Date.now() };
+  const [before, felt] = await Promise.all([
+    lastSeasoned(db, kitchenId, live.run.formulaId),
+    feltLately(db, kitchenId),
+  ]);
+  return {
+    live,
+    before: before ?? null,
+    felt,
+    others: runs.filter(one => one !== live),
+    person,
+    people,
+    now: Date.now(),
+  };
 }

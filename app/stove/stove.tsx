@@ -20,6 +20,7 @@ import { useHeard, useLive } from "../live/use-live";
 import { keepPots } from "../offline/keep-pages";
 import { useHeardBefore, useKeptHere } from "../offline/use-kept-here";
 import { foldPot, potAt, potsAt } from "../range/pot-now";
+import { useBands } from "../range/use-bands";
 import { QuickSums } from "../sums/quick-sums";
 import { type AnswerTaker, AnswerTakerProvider, useAnswerTaker } from "../sums/answer-taker";
 import { CommandProvider } from "../ui/commands";
@@ -80,7 +81,15 @@ function OnItsClock({
 /** Pots that come and go. */
 const OTHERS: ReadonlySet<string> = new Set(["started", "finished", "abandoned"]);
 
-function Stove({ live, others, person, people, now: first }: Route.ComponentProps["loaderData"]) {
+function Stove({
+  live,
+  others,
+  before,
+  felt,
+  person,
+  people,
+  now: first,
+}: Route.ComponentProps["loaderData"]) {
   const today = useKitchen();
   // What it was put on in, whatever the kitchen has become since.
   const kitchen = useMemo(() => basisFrom(live.basis, today), [live.basis, today]);
@@ -122,8 +131,10 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
   const simulated = useRehearsal(live.run.id, rehearsal !== null, folded.state, log);
   const instruments = useInstruments();
   const shown = rehearsal ? simulated : instruments;
+  const runsHere = useMemo(() => [live, ...others], [live, others]);
   const [panel, setPanel] = useState<StovePanel | null>(null);
   useAwake();
+  useBands(runsHere);
   const connected = useConnected();
   const onFire = [live, ...others].map(one => one.run.id).join(" ");
   useEffect(() => {
@@ -250,6 +261,8 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
         <PotLive pot={pot} now={now} timeZone={kitchen.timeZone} compact={panel !== null} />
         <StepSide
           pot={pot}
+          before={before}
+          role={person.role}
           people={people}
           timeZone={kitchen.timeZone}
           onAdd={lineId => setPanel(`add:${lineId}`)}
@@ -300,6 +313,7 @@ function Stove({ live, others, person, people, now: first }: Route.ComponentProp
             now={now}
             typed={retyped?.typed ?? ""}
             shown={shown}
+            felt={felt}
             onLog={act}
             onStay={log}
             onOpen={setPanel}

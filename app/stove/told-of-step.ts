@@ -1,3 +1,4 @@
+import { printNumber } from "~/core/ground/quantity";
 import { type RunState, type StepProgress, fixInWords, incidentInWords, tastingInWords } from "~/core/run";
 
 /** A line in the list of what was logged. */
@@ -22,6 +23,10 @@ export function toldOfStep({ told }: RunState, { step, turns }: StepProgress): E
   return [
     ...turns.map(({ eventId, at, personId, words }) => ({ key: eventId, at, personId, words })),
     ...here(told.tastings, tasting => `tasted: ${tastingInWords(tasting)}`),
+    ...here(
+      told.touches,
+      ({ touch, temperatureC }) => `${touch} under the finger at ${printNumber(temperatureC, 1)} °C`,
+    ),
     ...here(told.incidents, incidentInWords),
     ...here(told.fixes, fixInWords),
     ...here(told.handOver ? [told.handOver] : [], ({ next }) => `handed over: ${next}`),

@@ -1,3 +1,4 @@
+import { costInWords, currencyOf } from "../text/money";
 import { useState } from "react";
 import type { FactValues } from "~/core/ground/facts";
 import {
@@ -183,10 +184,9 @@ function Brings({
 }) {
   if (Object.keys(brings).length === 0) return null;
   const { cost, allergens, unrecorded } = broughtBy(brings, ingredients);
-  const currency = ingredients.find(i => i.price)?.price?.currency ?? "";
   return (
     <p className="mt-2 text-sm">
-      {cost === null ? "No price entered" : costWords(cost, currency)}
+      {cost === null ? "No price entered" : `Costs ${costInWords(cost, currencyOf(ingredients))}`}
       {allergens.length > 0 && (
         <>
           {" · brings "}
@@ -197,10 +197,6 @@ function Brings({
     </p>
   );
 }
-
-/** A pinch of sugar costs next to nothing, but not nothing. */
-const costWords = (cost: number, currency: string): string =>
-  cost > 0 && cost < 0.01 ? `Costs less than 0.01 ${currency}` : `Costs ${printNumber(cost, 2)} ${currency}`;
 
 const bodyWords = (h: number | null): string => (h === null ? "–" : `${printNumber(h)}, ${bandOf(h).name}`);
 

@@ -4,6 +4,7 @@ import { netEvaporation, volumeAt20 } from "../things/pot";
 import { type PaceReading, kindOf, productMass, productVolume } from "../formula";
 import { paceOf } from "./pace";
 import type { RunState } from "./fold";
+import type { Felt } from "./touch";
 import { type Seasoned, seasonedIn } from "./seasoning";
 import { fixInWords, incidentInWords, tastingInWords } from "./told";
 import type { StepProgress } from "./progress";
@@ -51,7 +52,14 @@ export interface BatchRecord {
   /** How it tasted last; absent where nobody tasted. */
   readonly score?: number;
   /** What went wrong and what it cost, g. */
-  readonly incidents?: readonly { readonly words: string; readonly lostG: number | null }[];
+  readonly incidents?: readonly {
+    readonly words: string;
+    readonly lostG: number | null;
+    /** What was lost, in the kitchen’s currency; `null` where nobody weighed it or it has no price. */
+    readonly cost?: number | null;
+  }[];
+  /** How it gave under the finger, beside the probe. */
+  readonly touches?: readonly Felt[];
   /** How fast its pots on their burners went: what the kitchen learns of it. */
   readonly paces?: readonly PaceReading[];
   /** Litres got out of the strainer over litres in the pot before, 0–1; `null` without a jug reading. */
@@ -142,8 +150,22 @@ export function batchRecord(run: RunState): BatchRecord {
     seasoned: seasonedIn(run),
     ...(score != null && { score }),
     paces: run.steps.flatMap(step => paceOf(step) ?? []),
-    incidents: run.told.incidents.map(one => ({ words: incidentInWords(one), lostG: one.lostG })),
+    incidents: run.told.incidents.map(one => ({
+      words: incidentInWords(one),
+      lostG: one.lostG,
+      cost: costOfLoss(run, one.stepId, one.lostG),
+    })),
+    touches: run.told.touches.map(({ touch, temperatureC }) => ({ touch, temperatureC })),
   };
+}
+
+/**
+ * What so much of a pot at a step had cost, in the kitchen’s currency, as purchased; `null` where nothing has a price.
+ * @example 600 g of cream at 4.20 a kilogram: 2.52
+ */
+export function costOfLoss(run: RunState, stepId: string, lostG: number | null): number | null {
+  const plan = run.steps.find(({ step }) => step.id === stepId)?.planned;
+  return plan && lostG !== null && plan.cost > 0 && plan.massG > 0 ? (plan.cost / plan.massG) * lostG : null;
 }
 
 /** What left a simmered pot as steam, by litres in and litres out: told where it was strained into jugs. */

@@ -10,6 +10,7 @@ export {
   type PutInFor,
   type RunPayload,
   TAKEN_OUT,
+  TOUCHES,
   TASTES,
   type Taste,
   payloadSchema,
@@ -33,6 +34,7 @@ export {
   type BatchStep,
   type Compared,
   batchRecord,
+  costOfLoss,
   pouredFrom,
   strainYield,
 } from "./batch";
@@ -52,6 +54,7 @@ export {
   incidentInWords,
   tastingInWords,
 } from "./told";
+export { type Felt, type TouchRange, touchMap } from "./touch";
 export { type Dose, type Seasoned, seasonedIn } from "./seasoning";
 export { type Prompt, promptsNow } from "./prompts";
 export { watchNow } from "./watch";

@@ -31,6 +31,8 @@ export type Taste = (typeof TASTES)[number];
 export const GLOSS = ["mirror", "satin", "matt"] as const;
 export const CLARITY = ["clear", "hazy", "cloudy"] as const;
 export const INCIDENTS = ["boiled over", "split", "burnt", "spilt", "ran dry", "other"] as const;
+/** How meat or a root gives under the finger. */
+export const TOUCHES = ["soft", "springy", "firm", "hard"] as const;
 export const FIX_OUTCOMES = ["worked", "in part", "did not"] as const;
 
 /** What a cook logs; every reading keeps what was read, not what was made of it. */
@@ -148,6 +150,13 @@ export const payloadSchema = z.discriminatedUnion("kind", [
     words: words(200, "The word for it").optional(),
     /** Seasoned to the end: nothing more goes in. */
     stop: z.boolean(),
+  }),
+  /** How it gives under the finger, beside what the probe says of its middle. */
+  z.strictObject({
+    kind: z.literal("felt"),
+    stepId,
+    touch: z.enum(TOUCHES),
+    temperatureC: within(-30, 320, "A probe reads between −30 and 320 °C."),
   }),
   /** How it looks. */
   z.strictObject({

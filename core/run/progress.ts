@@ -93,10 +93,12 @@ export interface StepProgress {
 }
 
 /** A step that goes to a mark and has a cue of its own ends when both are there: the mark is read, the cue ticked. */
-const bothCues = ({ step }: StepProgress): Tick[] =>
-  step.cue && (kindOf(step).endsAtMark || ("lossPct" in step && step.lossPct !== undefined))
-    ? [{ what: `Seen and heard: ${step.cue}`, before: "end" }]
-    : [];
+const bothCues = ({ step }: StepProgress): Tick[] => {
+  const toWeight = kindOf(step).endsAtMark || ("lossPct" in step && step.lossPct !== undefined);
+  // What is dried is weighed and listened to.
+  const cue = step.cue ?? (step.kind === "dry" ? kindOf(step).cue : undefined);
+  return cue && toWeight ? [{ what: `Seen and heard: ${cue}`, before: "end" }] : [];
+};
 
 /** What of a step is still to be ticked off before it can go on: begin while it waits, end while it is live. */
 export const openTicks = (progress: StepProgress): string[] =>

@@ -1,6 +1,7 @@
 import { g, printMass } from "../ground/quantity";
 import { type RunEvent, timeOf } from "./events";
 import type { Ingredient } from "../things/larder";
+import type { Felt } from "./touch";
 import type { FIX_OUTCOMES, INCIDENTS, PutInFor, Taste } from "./payloads";
 
 /** What cooks told of a pot besides its readings: how it tastes, what went wrong, what was done about it, who has it. */
@@ -48,7 +49,10 @@ export interface PutIn extends Said {
   readonly counted: string | null;
 }
 
+export interface Touched extends Said, Felt {}
+
 export interface Told {
+  readonly touches: readonly Touched[];
   readonly putIns: readonly PutIn[];
   readonly tastings: readonly Tasting[];
   readonly incidents: readonly Incident[];
@@ -59,6 +63,7 @@ export interface Told {
 
 /** @param counted events that count, in order */
 export function toldIn(counted: readonly RunEvent[]): Told {
+  const touches: Touched[] = [];
   const putIns: PutIn[] = [];
   const tastings: Tasting[] = [];
   const incidents: Incident[] = [];
@@ -86,6 +91,8 @@ export function toldIn(counted: readonly RunEvent[]): Told {
         why: payload.why,
         counted: payload.counted ?? null,
       });
+    else if (payload.kind === "felt")
+      touches.push({ ...said, touch: payload.touch, temperatureC: payload.temperatureC });
     else if (payload.kind === "tasted")
       tastings.push({
         ...said,
@@ -116,7 +123,7 @@ export function toldIn(counted: readonly RunEvent[]): Told {
         nextAt: payload.nextAt === undefined ? null : Date.parse(payload.nextAt),
       };
   }
-  return { putIns, tastings, incidents, fixes, handOver };
+  return { touches, putIns, tastings, incidents, fixes, handOver };
 }
 
 /** What a verdict is called, from far too little to far too much. */

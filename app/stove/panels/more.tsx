@@ -19,7 +19,7 @@ import { Choices, FIELD, Panel } from "./frame";
 import { Picture } from "./picture";
 
 /** What is not wanted at every turn: instruments, how it looks, what went wrong, who takes it over. */
-export type MoreKind = "instrument" | "look" | "went wrong" | "hand over";
+export type MoreKind = "instrument" | "touch" | "look" | "went wrong" | "hand over";
 
 interface Common {
   readonly stepId: string;
@@ -115,7 +115,17 @@ export function LookPanel({
   );
 }
 
-export function WentWrongPanel({ stepId, fixes, onLog, onClose }: Common & { fixes: readonly Fix[] }) {
+export function WentWrongPanel({
+  stepId,
+  fixes,
+  costOf,
+  onLog,
+  onClose,
+}: Common & {
+  fixes: readonly Fix[];
+  /** What so many grams of it had cost, in words; `null` where nothing has a price. */
+  costOf: (lostG: number) => string | null;
+}) {
   const [what, setWhat] = useState<(typeof INCIDENTS)[number] | null>(null);
   const [lost, setLost] = useState("");
   const [words, setWords] = useState("");
@@ -161,6 +171,7 @@ export function WentWrongPanel({ stepId, fixes, onLog, onClose }: Common & { fix
         />
       </div>
       {mass && !mass.ok && <p className="text-glow">✕ {mass.problems[0]?.message}</p>}
+      {mass?.ok && costOf(mass.value) && <p>That had cost about {costOf(mass.value)}.</p>}
       {fixes
         .filter(fix => fix.outcome === null)
         .map(fix => (

@@ -29,6 +29,7 @@ export const blanch = defineStep({
   detail: step =>
     `${step.durationMin} min at the boil, the water goes${step.ice ? "; straight into ice" : ""}`,
   cue: "bones: grey scum has risen and stopped; greens: bright, still with bite",
+  why: "Blood and scum leave with the first water, and do not cloud the stock.",
   cautions: step =>
     step.ice
       ? ["Drinking-water ice only; clean hands and scoop."]

@@ -49,6 +49,7 @@ export const blend = defineStep({
   title: step => (BLADES.includes(step.tool) ? "Blend" : "Work to a purée"),
   detail: step => step.tool,
   cue: "smooth between tongue and palate",
+  why: "Cells that are broken fine feel smooth; more time only warms it.",
   cautions: step =>
     step.tool === "jar blender"
       ? ["Hot liquid lifts the lid: a third to half full, vent capped with a folded cloth, start slow."]

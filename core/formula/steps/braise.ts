@@ -43,6 +43,7 @@ export const braise = defineStep({
   detail: step =>
     `${step.where === "oven" ? `oven ${step.atC} °C` : `held at ${Math.min(BOIL_C, step.atC)} °C`}, ${hoursInWords(step.durationMin)}, lid ${step.lid}`,
   cue: "a fork goes in and comes out without lifting the meat",
+  why: "Long and low turns sinew to gelatin; hot and fast squeezes the juice out first.",
   cautions: () => [
     "The pot comes out of the oven with burning handles and lid: a dry cloth, and it stays on them.",
     "Held between 5 and 60 °C no longer than your food code allows.",

@@ -40,6 +40,7 @@ export const brown = defineStep({
   },
   detail: step => (step.panC ? `the pan at ${step.panC} °C, turned` : "in the fat of the pan, stirred"),
   cue: "brown at the edges, sweet smell, the fond loose under the spoon",
+  why: "Colour is taste, and it comes only where it is dry and hot.",
   cautions: () => ["Extraction on; smoking fat is too hot."],
   place: "fire",
   steams: "to the end",

@@ -44,6 +44,7 @@ export const clarify = defineStep({
   detail: step =>
     `${CLARIFY_METHODS[step.method].label}, ${step.lossPct ?? CLARIFY_METHODS[step.method].lossPct} % lost`,
   cue: "print can be read through a spoonful",
+  why: "Egg white sets around what clouds and carries it up.",
   cautions: step =>
     step.method === "egg white" ? ["Raw egg white: cooked through in the raft, hands washed."] : [],
   place: "fire",

@@ -45,6 +45,7 @@ export const cover = defineStep({
   detail: step =>
     `${step.perKg ? `${step.perKg} l for every kilogram, ` : ""}${step.depthMm ? `${step.depthMm} mm over the bones` : "barely cover"}${step.countFond ? ", fond water counts" : ""}`,
   cue: "the bones just out of sight, cold water, nothing floating free",
+  why: "Cold water draws what clouds before it sets; bones out of the water give nothing and darken.",
   cautions: () => ["Heavy pot: fill it where it will stand."],
   place: "fire",
   attention: "watch",

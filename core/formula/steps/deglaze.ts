@@ -18,6 +18,7 @@ export const deglaze = defineStep({
     names.length && names[0] !== "water" ? `Deglaze with ${names.join(", ")}` : "Deglaze",
   detail: () => "scrape; this liquid counts as wetting",
   cue: "nothing brown left on the metal",
+  why: "What stuck to the pan is the best of the roast; hot metal lets go of it.",
   cautions: () => ["Steam rises at once: pour slowly, face away."],
   place: "fire",
   attention: "watch",

@@ -29,6 +29,7 @@ export const degrease = defineStep({
       ...(step.leaveG ? [`leave ${printMass(g(step.leaveG))} in`] : []),
     ].join("; "),
   cue: "no more than a few eyes of fat on the surface",
+  why: "Fat carries off-flavours of long cooking and keeps a reduction from coming together.",
   cautions: step =>
     step.method === "ladle" ? ["Hot fat: tip away from yourself, into metal, never into water."] : [],
   place: "bench",

@@ -35,6 +35,7 @@ export const dry = defineStep({
   title: (_step, names) => (names.length ? `Cook the ${names.join(", ")} dry` : "Dry on the fire"),
   detail: step => `until ${step.lossPct} % of the weight is gone; stop on the scale`,
   cue: "hiss instead of bubbling; a film on the pan",
+  why: "Water is what makes it soft; when it hisses, the free water is gone.",
   cautions: () => ["It catches at the end: stir to the bottom, lower the flame."],
   place: "fire",
   steams: "to the end",

@@ -26,6 +26,7 @@ export const emulsify = defineStep({
   title: (_step, names) => (names.length ? `Beat in ${names.join(", ")}` : "Beat to an emulsion"),
   detail: step => `${step.tool}; any fat in thin drops for the first tenth, then in a thread`,
   cue: "it holds the track of the whisk and shines",
+  why: "The first drops make the net; too fast, there is no net to hold the rest.",
   cautions: () => [],
   place: "bench",
   attention: "watch",

@@ -21,6 +21,7 @@ export const hold = defineStep({
   title: step => `Hold at ${step.holdC} °C`,
   detail: step => `at most ${step.durationMin} min, lid ${step.lid}`,
   cue: "stirred, no skin",
+  why: "Water goes on leaving, so salt climbs; under the limit what lives in it grows.",
   cautions: step =>
     step.holdC < 60
       ? ["Below the hot-hold limit time is the control: the clock starts when it is made, then it goes."]

@@ -155,6 +155,8 @@ export interface StepKind<S> {
   readonly detail: (step: S) => string;
   /** How a cook sees that it is there. */
   readonly cue: string;
+  /** Why it is done so, for those who learn; a step’s own reason comes before it. Common practice, no source. */
+  readonly why?: string;
   readonly cautions: (step: S) => readonly string[];
   readonly place: Place | ((step: S) => Place);
   /** What an oven must be set to; absent where none is needed. */

@@ -33,6 +33,7 @@ export const liaison = defineStep({
   title: () => "Bind with yolk and cream",
   detail: step => `temper with a ladle at a time, back to ${step.toC} °C, never boiling`,
   cue: "coats the spoon; a finger’s line stays clean",
+  why: "Yolk thickens just before it curdles: warmed first with some of the sauce, it gets there slowly.",
   cautions: step => [
     `Alarm ${ALARM_BEFORE_K} °C under the ceiling. ${step.toC < SETS_FROM_C ? "Raw yolk: the raw-egg caution stays below 75 °C." : "Egg: say so on the label."}`,
   ],

@@ -26,6 +26,7 @@ export const mount = defineStep({
   title: (_step, names) => (names.length ? `Mount with ${names.join(", ")}` : "Mount"),
   detail: () => "off the heat, cold, in cubes, the pan moving",
   cue: "glossy, one body, no yellow eyes",
+  why: "Butter stays one with the sauce while it is warm and beaten; boiled, it parts.",
   cautions: () => ["Time is the control from here on: note when it was made; no topping up, no reheating."],
   place: "fire",
   attention: "watch",

@@ -30,6 +30,7 @@ export const pass = defineStep({
   title: () => "Pass through the sieve",
   detail: step => `${step.yieldPct} % goes through; scrape the underside`,
   cue: "nothing but dry skin and seeds left on top",
+  why: "A tongue finds a grain of a tenth of a millimetre.",
   cautions: () => [],
   place: "bench",
   attention: "watch",

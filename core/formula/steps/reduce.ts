@@ -78,6 +78,7 @@ export const reduce = defineStep({
   title: step => `Reduce ${endInWords(step.target).replace(/ \(.*/, "")}`,
   detail: step => `${otherWay(step.target)}${step.overlap < 1 ? "partly off the fire, " : ""}skim`,
   cue: "bubbles grow large and slow, the spoon leaves a line that closes in two seconds",
+  why: "Water leaves and everything else stays: taste, salt and body all climb together.",
   cautions: () => [
     "Do not salt yet: all the salt stays while the water leaves.",
     "Boiling liquor spits as it thickens: lower the flame towards the mark.",

@@ -25,6 +25,7 @@ export const render = defineStep({
   title: (_step, names) => (names.length ? `Render the ${names.join(", ")}` : "Render"),
   detail: step => `${step.durationMin} min, low, a spoon of water to start`,
   cue: "the fat stands clear and quiet; no more bubbles means no more water",
+  why: "While it bubbles there is water in it: it would spit and turn.",
   cautions: () => ["Hot fat: never water into it, never half-full pans; a dry lid at hand."],
   place: "fire",
   steams: "to the end",

@@ -18,6 +18,7 @@ export const rest = defineStep({
   title: () => "Rest off the fire",
   detail: step => `${step.durationMin} min, lid ${step.lid}`,
   cue: "still, clear on top",
+  why: "Juice that has settled stays in.",
   cautions: () => ["Resting juices of meat: the sauce goes back to the boil after they come in."],
   place: "bench",
   attention: "leave",

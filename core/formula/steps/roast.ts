@@ -33,6 +33,7 @@ export const roast = defineStep({
       ...(step.trays && step.trays > 1 ? [`on ${step.trays} trays`] : []),
     ].join(", "),
   cue: "even deep brown, no black edges; the tray smells of roast, not of smoke",
+  why: "Colour is taste; black edges are bitter, and a stock concentrates them.",
   cautions: () => [
     "Hot handles and tray edges: keep a cloth on them until they are cold.",
     "Fat in the tray can flare in a dirty oven; open the door facing away.",

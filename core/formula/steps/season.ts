@@ -17,6 +17,7 @@ export const season = defineStep({
   title: (_step, names) => (names.length ? `Season: ${names.join(", ")}` : "Season"),
   detail: () => "half first, stir, taste, then the rest",
   cue: "tasted twice, as hot or cold as it will be eaten",
+  why: "Hot food hides salt and cold food hides more: it is judged as it is eaten.",
   cautions: () => [],
   place: "fire",
   attention: "watch",

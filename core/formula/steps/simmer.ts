@@ -44,6 +44,7 @@ export const simmer = defineStep({
   detail: step =>
     `${step.holdC} °C for ${hoursInWords(step.durationMin)}${step.until ? `, or sooner: ${endInWords(step.until)}` : ""}, ${WITH_LID[step.lid]}, skim`,
   cue: "a bubble now and then, scum drawn to one side, the liquor clear on a spoon",
+  why: "A boil beats fat and scum into the liquor, and they stay there.",
   cautions: () => ["No open flame unwatched; a forecast or a timer of this program is not a safety device."],
   place: "fire",
   steams: "by the clock",

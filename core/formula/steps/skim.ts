@@ -26,6 +26,7 @@ export const skim = defineStep({
   detail: step =>
     step.times > 1 ? `${step.times} times, from the cool side` : "scum and first fat, from the cool side",
   cue: "the liquor shows between the eyes of fat",
+  why: "Scum pushed to the cool side and lifted stays out; stirred in, it stays in.",
   cautions: () => [],
   place: "fire",
   attention: "watch",

@@ -18,6 +18,7 @@ export const steep = defineStep({
   title: () => "Steep off the fire",
   detail: step => `${step.durationMin} min, lid on; count them in, count them out`,
   cue: "fresh herb smell, not stewed",
+  why: "Fine scents boil away; hot and covered they stay.",
   cautions: () => ["Leaves and string come out again: count them before blending or serving."],
   place: "bench",
   steams: "to the end",

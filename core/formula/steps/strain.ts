@@ -29,6 +29,7 @@ export const strain = defineStep({
       ? `through the chinois, pressed: more of it, clear to about ${CLARITY.pressed} of 5`
       : `through the chinois, drained, not pressed: clear to about ${CLARITY.drained} of 5`,
   cue: "the drip slows to single drops",
+  why: "What has given all it has goes on taking liquor and giving mud.",
   cautions: () => ["Heavy and hot: two people or a ladle; never lift a full pot alone."],
   place: "bench",
   attention: "watch",

@@ -32,6 +32,7 @@ export const sweat = defineStep({
   detail: step =>
     `${step.lossPct === undefined ? `${step.durationMin} min` : `until ${step.lossPct} % of the weight is gone, about ${step.durationMin} min`}, low, no colour`,
   cue: "translucent, soft under the spoon, nothing brown",
+  why: "Softened without colour it gives sweetness and no roast.",
   cautions: () => [],
   place: "fire",
   steams: "to the end",

@@ -67,6 +67,7 @@ export const thicken = defineStep({
       : `Bind: ${step.form}`,
   detail: step => `${FORM_WORDS[step.form]}; ${step.durationMin} min simmering`,
   cue: "no raw flour on the tongue, coats the spoon, a line stays",
+  why: "Raw starch tastes of flour and loosens again; cooked through, it stands.",
   cautions: step =>
     step.form === "beurre manié" || step.form === "dusted" || step.form === "slurry"
       ? ["Raw flour is not ready to eat: back to the boil after it goes in, then at least 3–5 min."]
