@@ -250,6 +250,19 @@ describe("acceptance, in the order of the work", () => {
     expect(work("make-for", { covers: 84, portionG: 55, overagePct: 5 }).makeG).toBeCloseTo(4851, 6);
     expect(work("make-for", { covers: 84, portionG: 55, platingLossPct: 5 }).makeG).toBeCloseTo(4863, 0);
   });
+  test("C156 12 portions: 480 g of sauce, 300 g of water, 720 g of purée; five in a pan are three pans of four", () => {
+    const each = { sauce: 40, water: 25, purée: 60 };
+    expect(work("orders", { orders: 12, each }).totals).toEqual({ sauce: 480, water: 300, purée: 720 });
+    expect(work("orders", { orders: 12, each, perPan: 5 })).toMatchObject({
+      pans: 3,
+      perPan: { sauce: 160 },
+    });
+  });
+  test("C157 six orders with 12 g of butter for 19:30 take 72 g and begin at 19:26", () => {
+    const six = { orders: 6, each: { butter: 12 }, at: "19:30" };
+    expect(work("orders", six)).toMatchObject({ totals: { butter: 72 }, fireAt: "19:26" });
+    expect(work("orders", { ...six, at: "0:02" })).toMatchObject({ fireAt: "23:58" });
+  });
   test("C155 forty swirls: oil 100 g, vinegar 60 g", () => {
     expect(work("convert", { text: "40 swirls", ingredient: "olive oil" }).grams).toBeCloseTo(100, 9);
     expect(work("convert", { text: "40 swirls", ingredient: "white wine vinegar" }).grams).toBeCloseTo(60, 9);

@@ -15,6 +15,7 @@ export const ANSWERED: Readonly<Record<string, readonly [words: string, unit?: s
   chosen: ["pot"], code: ["kind"], consequences: ["what changes"], count: ["portions"], creamG: ["cream", "g"],
   crossings: ["limits"], cubes: ["cubes"], curve: ["course"], densityGPerMl: ["density", "g/ml"], dipMm: ["on the stick", "mm"],
   done: ["done"], doneMin: ["done, minutes after midnight", "min"], dose: ["one dose", "g"], doseOverThreshold: ["dose over threshold"],
+  fireAt: ["begin at"], pans: ["pans"], perPan: ["in one pan", "g"], totals: ["all together", "g"],
   drainedG: ["drained", "g"], driftPct: ["off by", "%"], dueMin: ["due at", "min"], eachG: ["each", "g"], endC: ["ends at", "°C"],
   endG: ["at the end", "g"], endMl: ["at the end", "ml"], ethanolG: ["pure alcohol", "g"], evaporatedMl: ["went as steam", "ml"], evaporateG: ["to boil off", "g"],
   evaporatedG: ["boiled off", "g"], events: ["what happened"], f: ["temperature", "°F"], factor: ["factor"], fatG: ["fat", "g"],

@@ -118,6 +118,67 @@ export const divide = defineSum({
     }),
 });
 
+/** Minutes before it is handed over that a plate is begun. Common practice, no source. */
+const FIRE_MIN = 4;
+const DAY_MIN = 24 * 60;
+const CLOCK = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
+
+export const orders = defineSum({
+  name: "orders",
+  title: "Orders at the pass",
+  purpose: "What so many orders take of sauce, butter, water and herb, and when to begin.",
+  words: ["tickets", "à la minute", "per pan", "assemble", "fire", "finish with butter"],
+  input: z.strictObject({
+    orders: count("Orders").meta({ said: ["orders", "portions", "covers"] }),
+    each: z
+      .record(z.string().trim().min(1).max(60), z.number().positive().max(100_000))
+      .refine(parts => Object.keys(parts).length > 0, "Say what goes into one: sauce 40, butter 12.")
+      .meta({ title: "Into each", unit: "g", typed: "pairs", hint: "sauce 40, water 25, purée 60" }),
+    perPan: count("Orders in one pan").optional(),
+    at: z
+      .string()
+      .regex(CLOCK, "Type the time as 19:30.")
+      .optional()
+      .meta({ title: "To be handed over at", typed: "text", hint: "19:30" }),
+    beforeMin: z
+      .number()
+      .min(0)
+      .max(600)
+      .default(FIRE_MIN)
+      .meta({ title: "Begun so long before", unit: "min" }),
+  }),
+  output: z.strictObject({
+    totals: z.record(z.string(), z.number()),
+    pans: z.number(),
+    perPan: z.record(z.string(), z.number()),
+    fireAt: z.string().optional(),
+  }),
+  example: { orders: 12, each: { sauce: 40, water: 25, purée: 60 } },
+  asks: ["orders", "each", "perPan", "at"],
+  work: ({ orders: n, each, perPan, at, beforeMin }) => {
+    const pans = perPan === undefined ? 1 : Math.ceil(n / perPan);
+    const times = (k: number) => Object.fromEntries(Object.entries(each).map(([what, g]) => [what, g * k]));
+    const inWords = (parts: Readonly<Record<string, number>>) =>
+      Object.entries(parts)
+        .map(([what, massG]) => `${grams(massG)} ${what}`)
+        .join(", ");
+    const fireAt = at === undefined ? undefined : clockBefore(at, beforeMin);
+    // Pans filled as evenly as orders can be.
+    const most = Math.ceil(n / pans);
+    return ok({
+      output: { totals: times(n), pans, perPan: times(most), ...(fireAt !== undefined && { fireAt }) },
+      sentence: `${num(n)} orders: ${inWords(times(n))}${pans > 1 ? `; in ${num(pans)} pans, at most ${num(most)} in one: ${inWords(times(most))}` : ""}.${fireAt === undefined ? "" : ` Begin at ${fireAt}.`}`,
+    });
+  },
+});
+
+/** So many minutes before a time of the clock. */
+function clockBefore(at: string, min: number): string {
+  const [, h = "0", m = "0"] = CLOCK.exec(at) ?? [];
+  const then = (((60 * Number(h) + Number(m) - Math.round(min)) % DAY_MIN) + DAY_MIN) % DAY_MIN;
+  return `${String(Math.floor(then / 60)).padStart(2, "0")}:${String(then % 60).padStart(2, "0")}`;
+}
+
 export const makeFor = defineSum({
   name: "make-for",
   title: "Make for covers",
