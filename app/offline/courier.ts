@@ -1,5 +1,6 @@
 import { deviceClock } from "./device-clock";
 import { type SentForm, sendForms } from "./forms-waiting";
+import { plainFetch } from "./patient-fetch";
 import { type Owner, deliver, runsWaiting } from "./queue";
 
 /**
@@ -27,7 +28,8 @@ async function go(): Promise<void> {
       if (outcome.kind === "delivered" && outcome.serverNow !== null) deviceClock.heard(outcome.serverNow);
       for (const listener of listeners) listener(runId, outcome.kind === "delivered");
     }
-    if (whose) for (const form of await sendForms(whose, fetch)) for (const hear of formListeners) hear(form);
+    if (whose)
+      for (const form of await sendForms(whose, plainFetch)) for (const hear of formListeners) hear(form);
     if (deviceClock.jumped) await askTheTime();
   } while (again);
 }

@@ -152,6 +152,7 @@ export const pageOf = ({ path }: WaitingForm): string => path.replace(/\.data(\?
 export const typedIn = ({ body }: WaitingForm): string =>
   [...new URLSearchParams(body)]
     .filter(([name, value]) => value.trim() && !OWN_FIELDS.test(name))
-    .map(([name, value]) => `${name}: ${value}`)
+    // Names of fields are one word: "perKg".
+    .map(([name, value]) => `${name.replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)}: ${value}`)
     .join(", ")
     .slice(0, 300);

@@ -36,6 +36,9 @@ const untilLater = (signal: AbortSignal | undefined, waitMs: number): Promise<vo
     signal?.addEventListener("abort", given, { once: true });
   });
 
+/** The fetch of the browser, which waits for nobody: a courier comes by again by himself. */
+export let plainFetch: typeof window.fetch = (input, init) => fetch(input, init);
+
 /**
  * A fetch under which a page does not break when the network goes away: what the router reads to show a page and the
  * forms it sends (its `.data`) are tried again until somebody answers or nobody waits any longer; an answer that asks to be
@@ -52,6 +55,7 @@ export function patientFetch(
   personId: () => string | null = () => null,
   goTo: (path: string) => void = path => location.assign(path),
 ): typeof window.fetch {
+  plainFetch = fetch;
   let waiting = 0;
   let told = false;
   const tell = (any: boolean) => {

@@ -1,6 +1,7 @@
 import { useEffect } from "react";
 import { useNavigate } from "react-router";
 import { toast } from "sonner";
+import { kitchenAtHand } from "../kitchen/at-hand";
 import { clockTime } from "../text/format";
 import { onFormSent } from "./courier";
 import {
@@ -20,7 +21,7 @@ export function useSentForms(owner: Owner | null): void {
   const [kitchenId, personId] = [owner?.kitchenId, owner?.personId];
   useEffect(() => {
     if (!kitchenId || !personId) return;
-    const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    const here = kitchenAtHand()?.snapshot.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
     const refused = (form: WaitingForm) =>
       toast.error(`${sectionOf(form)}: what you sent at ${clockTime(form.at, here)} was not kept.`, {
         id: form.id,
