@@ -12,7 +12,9 @@ import {
   addBurner,
   appendEvents,
   batchesOf,
+  feltLately,
   findBatch,
+  lastSeasoned,
   eventsOf,
   findFormula,
   findRun,
@@ -242,6 +244,8 @@ describe("runs", () => {
           };
         },
       });
+    expect(await feltLately(connection.db, KITCHEN_ID)).toEqual([]);
+    await log(event({ kind: "felt", stepId: "s1", touch: "springy", temperatureC: 51.5 }));
     const finished = event({ kind: "finished" });
     await log(finished);
     expect((await liveRuns(connection.db, KITCHEN_ID)).map(r => r.id)).not.toContain(runId);
@@ -251,6 +255,8 @@ describe("runs", () => {
     const booked = await findBatch(connection.db, KITCHEN_ID, runId);
     expect(booked?.record.yieldMl.planned).toBe(batch?.plannedMl);
     expect(booked?.formulaVersionId).toBe(versionId);
+    expect(await feltLately(connection.db, KITCHEN_ID)).toEqual([{ touch: "springy", temperatureC: 51.5 }]);
+    expect(await lastSeasoned(connection.db, KITCHEN_ID, STOCK_ID)).toMatchObject({ baseG: booked?.baseG });
     await log(event({ kind: "undone", eventId: finished.id }));
     expect((await findRun(connection.db, KITCHEN_ID, runId))?.finishedAt).toBeNull();
     expect(await batchesOf(connection.db, versionId)).toEqual([]);

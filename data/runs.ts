@@ -395,15 +395,21 @@ export async function lastSeasoned(
   return last && { baseG: last.baseG, seasoned: last.record.seasoned ?? [] };
 }
 
+/** The driver hands JSON back read or as text; a batch from before touches were kept has none. */
+const feltIn = (value: unknown): readonly Felt[] =>
+  ((typeof value === "string" ? JSON.parse(value) : value) ?? []) as readonly Felt[];
+
 /** How things gave under the finger in the latest batches of a kitchen. */
 export async function feltLately(db: Queries, kitchenId: string): Promise<Felt[]> {
   const rows = await db
-    .select({ touches: sql<string | null>`json_extract(${batch.record}, '$.touches')` })
+    .select({
+      touches: sql<unknown>`json_extract(${batch.record}, '$.touches')`,
+    })
     .from(batch)
     .where(eq(batch.kitchenId, kitchenId))
     .orderBy(desc(batch.finishedAt))
     .limit(MOST_REMEMBERED);
-  return rows.flatMap(({ touches }) => (touches === null ? [] : (JSON.parse(touches) as Felt[])));
+  return rows.flatMap(({ touches }) => feltIn(touches));
 }
 
 /** A finished batch with its record, as it was booked. */
