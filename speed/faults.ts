@@ -25,6 +25,8 @@ const counted = await killRounds(ROUNDS, STOCK_ID);
 console.log(
   `kill rounds: ${counted.rounds} (${Object.entries(counted.killed)
     .map(([name, times]) => `${name} ${times}`)
-    .join(", ")}), readings acknowledged ${counted.acknowledged}, lost ${counted.lost}, doubled ${counted.doubled}, pages broken ${counted.brokenPages}`,
+    .join(
+      ", ",
+    )}), readings acknowledged ${counted.acknowledged}, lost ${counted.lost}, doubled ${counted.doubled}, pages broken ${counted.brokenPages}`,
 );
 process.exitCode = broken.length || counted.lost || counted.doubled || counted.brokenPages ? 1 : 0;
