@@ -1,1 +1,2 @@
 export { type Card, type CardLine, type CardMark, type CardStep, cardOf } from "./card";
+export { type AttributeReady, type Readiness, attributesOf, readiness, scoreOf } from "./readiness";
