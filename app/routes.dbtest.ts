@@ -292,6 +292,23 @@ describe("a batch", () => {
   });
 });
 
+test("a cook does not sign, also not by a form of his own; a chef does, and says why where it is early", async () => {
+  const version = (await findFormula(database().db, KITCHEN_ID, GLACE_ID))?.versionId ?? "";
+  const signed = async (personId: string, reason: string) => {
+    const form = sentForm({ intent: "sign", state: "standard", id: ulid(), reason });
+    return answered(card.action(await argsFor(form, { versionId: version }, personId)));
+  };
+  expect((await signed("noor", "I like it")).status).toBe(403);
+  expect((await signed("ilse", "")).status).toBe(422);
+  expect((await signed("ilse", "the way it is done here")).body).toEqual({ problem: null });
+  const { body } = await answered(card.loader(await argsFor(get(), { versionId: version })));
+  expect(body).toMatchObject({
+    version: { state: "standard" },
+    signatures: [{ by: "Ilse Varga", reason: "the way it is done here" }],
+    maySign: false,
+  });
+});
+
 test("the list of formulas is found by the body of what they make", async () => {
   const listed = async (q: string) => {
     const { body } = await answered(formulas.loader(await argsFor(get(`bench?q=${q}`))));

@@ -24,6 +24,7 @@ export const AUDIT_VERBS = [
   "run.started",
   "device.connected",
   "device.disconnected",
+  "version.signed",
   "vessel",
 ] as const;
 export type AuditVerb = (typeof AUDIT_VERBS)[number];

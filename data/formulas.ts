@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { and, asc, count, desc, eq, exists, inArray, like, max, or, sql } from "drizzle-orm";
+import { and, asc, count, desc, eq, exists, inArray, like, max, ne, or, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type FormulaDocument, readFormula } from "../core/formula";
 import { valueOf } from "../core/ground/result";
@@ -192,12 +192,13 @@ export interface CookedVersion {
   readonly versionId: string;
   readonly name: string;
   readonly number: number;
+  readonly state: StoredFormula["state"];
   readonly editedBy: string;
   /** Finished ones. */
   readonly batches: number;
 }
 
-/** Versions that were cooked, by name, the newest of each first. */
+/** Versions that were cooked or signed, by name: the standard of each first, what is retired last, else the newest first. */
 export async function listCooked(
   db: Queries,
   kitchenId: string,
@@ -208,13 +209,15 @@ export async function listCooked(
     .select({ one: sql`1` })
     .from(run)
     .where(eq(run.formulaVersionId, formulaVersion.id));
-  const mine = and(eq(formula.kitchenId, kitchenId), ...namedLike(words), exists(cooked));
+  const signed = ne(formulaVersion.state, "draft");
+  const mine = and(eq(formula.kitchenId, kitchenId), ...namedLike(words), or(exists(cooked), signed));
   const [cards, [counted]] = await Promise.all([
     db
       .select({
         versionId: formulaVersion.id,
         name: formula.name,
         number: formulaVersion.number,
+        state: formulaVersion.state,
         editedBy: person.name,
         batches:
           sql<number>`(select count(*) from ${batch} where ${batch.formulaVersionId} = ${formulaVersion.id})`.mapWith(
@@ -225,7 +228,11 @@ export async function listCooked(
       .innerJoin(formulaVersion, eq(formulaVersion.formulaId, formula.id))
       .innerJoin(person, eq(person.id, formulaVersion.editedBy))
       .where(mine)
-      .orderBy(asc(formula.name), desc(formulaVersion.number))
+      .orderBy(
+        asc(formula.name),
+        sql`field(${formulaVersion.state}, 'standard', 'trial', 'draft', 'retired')`,
+        desc(formulaVersion.number),
+      )
       .limit(most)
       .offset(from),
     db

@@ -1,3 +1,11 @@
+export {
+  type Signature,
+  type SignedState,
+  recordsOf,
+  signVersion,
+  signaturesOf,
+  standardOf,
+} from "./signatures";
 export { type Connection, type Database, database, openDatabase } from "./connection";
 export { migrateDatabase } from "./migrate";
 export {

@@ -212,6 +212,29 @@ export const formulaVersion = mysqlTable(
   t => [unique().on(t.formulaId, t.number)],
 );
 
+/** Who called a version trial, standard or retired, when and why; the last of a version says what it is. */
+export const signature = mysqlTable(
+  "signature",
+  {
+    id: char({ length: 26 }).primaryKey(),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    formulaVersionId: id()
+      .notNull()
+      .references(() => formulaVersion.id),
+    state: mysqlEnum(["trial", "standard", "retired"]).notNull(),
+    personId: id()
+      .notNull()
+      .references(() => person.id),
+    at: instant().notNull(),
+    reason: varchar({ length: 300 }).notNull(),
+    /** Readiness when it was signed, 0–100; `null` where no batch was measured. */
+    score: double(),
+  },
+  t => [index("signature_of_version").on(t.formulaVersionId, t.at)],
+);
+
 export const run = mysqlTable(
   "run",
   {

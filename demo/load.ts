@@ -1,3 +1,4 @@
+import { ulid } from "ulid";
 import { type FormulaDocument, basisOf, openKitchen } from "../core/formula";
 import { type RunState, batchRecord, fold } from "../core/run";
 import {
@@ -9,6 +10,8 @@ import {
   startRun,
   insertFormula,
   insertKitchen,
+  listVersions,
+  signVersion,
   keepVersion,
   onlyKitchen,
   savePrice,
@@ -16,6 +19,7 @@ import {
 import { EARLIER_VERSIONS } from "./earlier";
 import { DEMO_FORMULAS } from "./formulas";
 import { livedIn } from "./lived-in";
+import { DEMO_SIGNATURES } from "./signed";
 import { CURRENCY, DEMO_PRICES, EARLIER_PRICES, WATCHED } from "./prices";
 import { DEMO_KITCHEN, DEMO_PEOPLE, KITCHEN_ID } from "./kitchen";
 
@@ -28,8 +32,32 @@ const DAY_MS = 24 * 3600 * 1000;
  */
 export async function loadDemo(db: Database, now: Date, atWork = false): Promise<boolean> {
   const loaded = await loadKitchen(db, now);
-  if (loaded && atWork) await putToWork(db, now);
+  if (loaded && atWork) {
+    await signVersions(db, now);
+    await putToWork(db, now);
+  }
   return loaded;
+}
+
+/** The Book as the chef has signed it. */
+async function signVersions(db: Database, now: Date): Promise<void> {
+  for (const { formulaId, earlier, state, daysAgo, reason } of DEMO_SIGNATURES) {
+    const versions = await listVersions(db, KITCHEN_ID, formulaId);
+    const version = versions[earlier ? 1 : 0];
+    if (!version) continue;
+    const then = new Date(now.getTime() - daysAgo * DAY_MS);
+    await signVersion(db, {
+      id: ulid(then.getTime()),
+      kitchenId: KITCHEN_ID,
+      versionId: version.versionId,
+      state,
+      personId: "ilse",
+      now: then,
+      reason,
+      score: null,
+      basis: document => basisOf(document, { ...DEMO_KITCHEN, formulas: DEMO_FORMULAS }),
+    });
+  }
 }
 
 /** What was cooked in the last days, and what is on the fire. */

@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import type { Route } from "./+types/book";
+import { StateBadge } from "./state-badge";
 import { buttonClass } from "../ui/button";
 import { ListSearch, Pager } from "../ui/pager";
 
@@ -14,7 +15,7 @@ export default function Book({ loaderData }: Route.ComponentProps) {
     <main className="mx-auto max-w-5xl px-4 py-8 sm:px-6">
       <h1 className="text-3xl">Book</h1>
       <p className="mt-1 text-faded">
-        A card for every version that was cooked. It says what was cooked and never changes.
+        A card for every version that was cooked or signed. It says what was cooked and never changes.
       </p>
       <ListSearch
         words={words}
@@ -44,7 +45,7 @@ export default function Book({ loaderData }: Route.ComponentProps) {
                 className="group flex flex-wrap items-baseline justify-between gap-x-6 py-4"
               >
                 <span className="font-display text-xl font-semibold group-hover:text-copper">
-                  {card.name}
+                  {card.name} <StateBadge state={card.state} />
                 </span>
                 <span className="text-sm text-faded">
                   version {card.number} · {card.editedBy} ·{" "}

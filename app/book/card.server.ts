@@ -1,13 +1,25 @@
 import { data } from "react-router";
-import { changedSince, deltaOf, atSize } from "~/core/formula";
+import { atSize, basisOf, changedSince, deltaOf } from "~/core/formula";
 import { USUAL_DISPLAY, displaySchema } from "~/core/things/house";
 import { g } from "~/core/ground/quantity";
-import { batchesOf, database, findVersion, saveDisplay } from "~/data";
+import { ok } from "~/core/ground/result";
+import { attributesOf, readiness } from "~/core/standard";
+import {
+  batchesOf,
+  database,
+  findVersion,
+  recordsOf,
+  saveDisplay,
+  signVersion,
+  signaturesOf,
+  standardOf,
+} from "~/data";
 import type { Route } from "./+types/card";
 import { basisAt, kitchenFor } from "../kitchen/kitchen.server";
-import { requirePerson } from "../people/person.server";
+import { type SectionWithPerson, requirePerson } from "../people/person.server";
 import { readMass } from "../ui/read";
-import { must, number, readForm, words } from "../form.server";
+import { type Field, must, number, oneOf, readForm, words } from "../form.server";
+import { maySign } from "../people/rights";
 import { formOf } from "../request.server";
 import { intervalsInPool } from "../workers/pool.server";
 
@@ -29,8 +41,17 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const batches = await batchesOf(db, version.versionId);
   const baseG = size?.ok ? size.value : (batches[0]?.baseG ?? version.document.base.massG);
   const document = atSize(version.document, g(baseG));
-  const intervals = await intervalsInPool(document, kitchen);
+  const [intervals, signatures, standard, ready] = await Promise.all([
+    intervalsInPool(document, kitchen),
+    signaturesOf(db, kitchenId, version.versionId),
+    standardOf(db, kitchenId, version.id),
+    readyOf(kitchenId, version.versionId),
+  ]);
   return {
+    signatures,
+    standard,
+    ready,
+    maySign: maySign(person),
     basis: deltaOf(kitchen, today),
     asOfToday,
     since: kept ? changedSince(kept, today, today.formulas) : [],
@@ -46,14 +67,74 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   };
 }
 
-/** Keeps how this cook wants amounts shown. */
-export async function action({ context, request }: Route.ActionArgs) {
-  const { kitchenId, person } = requirePerson(context, request);
-  const read = readForm(await formOf(request), {
+/** How ready a version is to be the standard; `null` where none of its batches was measured. */
+async function readyOf(kitchenId: string, versionId: string) {
+  const found = readiness(attributesOf(await recordsOf(database().db, kitchenId, versionId)));
+  return found.ok ? found.value : null;
+}
+
+/** Keeps how this cook wants amounts shown, or a signature under the version. */
+export async function action({ context, params, request }: Route.ActionArgs) {
+  const section = requirePerson(context, request);
+  const form = await formOf(request);
+  return form.get("intent") === "sign" ? sign(section, params.versionId, form) : display(section, form);
+}
+
+async function sign(section: SectionWithPerson, versionId: string, form: FormData) {
+  const { kitchenId, person } = section;
+  if (!maySign(person))
+    throw data("Only a chef signs a recipe. What you want to change goes to the chef as a trial.", {
+      status: 403,
+    });
+  const read = readForm(form, {
+    id: must(signatureId, "Sign it from its card."),
+    state: must(oneOf(["trial", "standard", "retired"]), "Say what it is to be."),
+    reason: words("The reason", LONGEST_REASON),
+  });
+  if (!read.ok) return data({ problem: read.problems[0]?.message ?? "" }, { status: 422 });
+  const { id, state, reason } = read.value;
+  const { db } = database();
+  const version = await findVersion(db, kitchenId, versionId);
+  if (!version) throw data("There is no such card in the Book.", { status: 404 });
+  const ready = await readyOf(kitchenId, versionId);
+  const early = state === "standard" && !ready?.ready;
+  if (!reason && (early || state === "retired"))
+    return data(
+      {
+        problem: early
+          ? "Signed early it wants a reason: say why it is the standard before its batches show it."
+          : "Say why nobody is to cook it any more.",
+      },
+      { status: 422 },
+    );
+  const kitchen = await kitchenFor(section, [version.document]);
+  await signVersion(db, {
+    id,
+    kitchenId,
+    versionId,
+    state,
+    personId: person.id,
+    now: new Date(),
+    reason: reason || "Its batches show it.",
+    score: ready?.score ?? null,
+    basis: document => basisOf(document, kitchen),
+  });
+  return { problem: null };
+}
+
+const LONGEST_REASON = 300;
+const ULID = /^[0-9A-HJKMNP-TV-Z]{26}$/;
+const signatureId: Field<string | null> = (form, name) => {
+  const value = form.get(name);
+  return ok(typeof value === "string" && ULID.test(value) ? value : null);
+};
+
+async function display({ kitchenId, person }: SectionWithPerson, form: FormData) {
+  const read = readForm(form, {
     units: words("Units"),
     roundG: must(number("Rounding"), "Rounded to how many grams?"),
   });
-  const display = displaySchema.safeParse(read.ok ? read.value : null);
-  if (display.success) await saveDisplay(database().db, kitchenId, person.id, display.data);
+  const chosen = displaySchema.safeParse(read.ok ? read.value : null);
+  if (chosen.success) await saveDisplay(database().db, kitchenId, person.id, chosen.data);
   return null;
 }

@@ -17,7 +17,9 @@ import { bandText, daysText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
 import { CardStep, Figure, Mark } from "./card-parts";
 import { DisplayForm } from "./display-form";
+import { Signatures } from "./signatures";
 import { SinceThen } from "./since-then";
+import { StateBadge } from "./state-badge";
 
 export { action, loader } from "./card.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -29,6 +31,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function Card({ loaderData }: Route.ComponentProps) {
+  const { signatures, standard, ready, maySign } = loaderData;
   const { basis, asOfToday, since, version, batches, intervals, refusal, asked, display, times } = loaderData;
   const today = useKitchen();
   const kitchen = useMemo(() => basisFrom(basis, today), [basis, today]);
@@ -69,6 +72,14 @@ export default function Card({ loaderData }: Route.ComponentProps) {
         <header className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3 border-b-2 border-ink pb-4">
           <div>
             <h1 className="text-3xl">{card.name}</h1>
+            <p className="text-sm">
+              <StateBadge state={version.state} />
+              {signatures[0] && version.state === signatures[0].state && (
+                <span className="ml-2 text-faded">
+                  signed by {signatures[0].by}, {dayOf(signatures[0].at, kitchen.timeZone)}
+                </span>
+              )}
+            </p>
             <p className="text-sm text-faded">
               {kitchen.name}
               {today.demo && " · DEMO, invented"} · version {version.number} · {version.editedBy},{" "}
@@ -88,6 +99,15 @@ export default function Card({ loaderData }: Route.ComponentProps) {
             </Figure>
           </dl>
         </header>
+        {standard && standard.versionId !== version.versionId && (
+          <p role="status" className="mt-3 rounded-xl border-2 border-saffron bg-saffron-wash px-4 py-2">
+            ▲ {version.state === "retired" ? "Out of date" : "Not the standard"}: version {standard.number} is
+            the way it is done here.{" "}
+            <Link to={`/book/${standard.versionId}`} className="no-print font-semibold underline">
+              To its card
+            </Link>
+          </p>
+        )}
         <SinceThen
           since={since}
           asOfToday={asOfToday}
@@ -173,6 +193,13 @@ export default function Card({ loaderData }: Route.ComponentProps) {
         </section>
         {card.notes && <p className="mt-4 border-t border-rule pt-3 text-sm text-faded">{card.notes}</p>}
       </article>
+      <Signatures
+        state={version.state}
+        signatures={signatures}
+        ready={ready}
+        maySign={maySign}
+        timeZone={kitchen.timeZone}
+      />
     </main>
   );
 }

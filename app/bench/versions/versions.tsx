@@ -156,6 +156,10 @@ function VersionRow({
         <p className="text-xs text-faded">
           {version.editedBy}, {dayOf(version.editedAt, timeZone)}
           {!version.frozen && ", still being worked on"}
+          {" · "}
+          <Link to={`/book/${version.versionId}`} className="text-copper underline underline-offset-4">
+            Card of {number}
+          </Link>
         </p>
         {version !== newest && (
           <button
