@@ -11,6 +11,7 @@ export default [
     route("bench/new/:familyId", "bench/new/from-family.tsx"),
     route("bench/:formulaId", "bench/bench.tsx"),
     route("bench/:formulaId/other-main", "bench/new/other-main.tsx"),
+    route("bench/:formulaId/card", "bench/to-card.ts"),
     route("bench/:formulaId/versions", "bench/versions/versions.tsx"),
     route("bench/:formulaId/readings", "api/body-readings.ts"),
     route("book", "book/book.tsx"),

@@ -51,7 +51,7 @@ export const DEMO_PRICES: Readonly<Record<string, number>> = {
   "guanciale": 6.6, "chorizo": 8.1, "flat-fish-frames": 3.5, "round-fish-frames": 2.8, "salmon-frames": 2,
   "fish-heads": 2.9, "eel-skin": 2.1, "crab-shells": 3, "crayfish-shells": 2.2, "shrimp-heads": 3.1,
   "crab-meat": 13.1, "scallops": 6.1, "oysters": 7.6, "squid": 9.1, "periwinkles": 10.6, "sea-urchin": 12.1,
-  "salmon-roe": 5.1, "house-chicken-stock": 2.9, "strong-chicken-stock": 3.7, "house-veal-stock": 4.6,
+  "salmon-roe": 5.1, "meat-juices": 3, "house-chicken-stock": 2.9, "strong-chicken-stock": 3.7, "house-veal-stock": 4.6,
   "duck-stock": 5.4, "game-stock": 6.3, "lamb-stock": 7.1, "turkey-stock": 3.2, "pork-stock": 4,
   "guinea-stock": 4.9, "rabbit-stock": 5.7, "ham-stock": 6.6, "beef-broth-clear": 7.4, "shellfish-stock": 3.4,
   "clam-juice": 4.3, "strong-fish-stock": 5.1, "mushroom-stock": 6, "kelp-stock": 6.8,

@@ -26,7 +26,9 @@ test("a cook cannot sign; the chef signs, changes it, and the old card says that
   await expect(page.getByRole("link", { name: /^Walnut-oil mayonnaise/ })).toContainText("standard");
   await openFormula(page, "Walnut-oil mayonnaise");
   await setBase(page, "90 g");
+  // What is edited now is another version, with a card of its own.
   await page.getByRole("link", { name: "Card, print" }).click();
+  await expect(page).toHaveURL(/\/book\//);
   await expect(page).not.toHaveURL(old);
   await expect(page.getByRole("status").filter({ hasText: "Not the standard" })).toBeVisible();
   await place.getByLabel("why").fill("for two more covers");

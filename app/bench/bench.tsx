@@ -138,7 +138,6 @@ function Bench({ drawnOn, stored, weighed, whose, newRunId }: Route.ComponentPro
           onOpen={setPanel}
           formula={formula}
           formulaId={stored.id}
-          versionId={stored.versionId}
           kitchen={kitchen}
           walked={walked}
           burnerId={burnerId}

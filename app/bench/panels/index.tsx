@@ -23,7 +23,6 @@ export function Panels({
   onOpen,
   formula,
   formulaId,
-  versionId,
   kitchen,
   walked,
   burnerId,
@@ -32,7 +31,6 @@ export function Panels({
   onOpen: (panel: PanelId | null) => void;
   formula: Formula;
   formulaId: string;
-  versionId: string;
   kitchen: Kitchen;
   walked: Walk;
   burnerId: string;
@@ -42,13 +40,7 @@ export function Panels({
   const quiet = (Object.keys(PANELS) as PanelId[]).filter(id => speak[id] === false && id !== open);
   return (
     <>
-      <PanelBar
-        open={open}
-        onOpen={onOpen}
-        quiet={quiet.join(" ")}
-        formulaId={formulaId}
-        versionId={versionId}
-      />
+      <PanelBar open={open} onOpen={onOpen} quiet={quiet.join(" ")} formulaId={formulaId} />
       {open && (
         <section
           aria-label={PANELS[open]}
@@ -77,14 +69,12 @@ const PanelBar = memo(function PanelBar({
   onOpen,
   quiet,
   formulaId,
-  versionId,
 }: {
   open: PanelId | null;
   onOpen: (panel: PanelId | null) => void;
   /** Ids of the sheets that have nothing to say of this formula, with spaces between. */
   quiet: string;
   formulaId: string;
-  versionId: string;
 }) {
   const link = "text-faded hover:text-copper";
   const silent = new Set(quiet.split(" "));
@@ -120,7 +110,7 @@ const PanelBar = memo(function PanelBar({
         <Link to={`/bench/${formulaId}/other-main`} className={link}>
           Other main ingredient
         </Link>
-        <Link to={`/book/${versionId}`} className={link}>
+        <Link to={`/bench/${formulaId}/card`} className={link}>
           Card, print
         </Link>
         <TakeAway formulaId={formulaId} />
