@@ -50,7 +50,7 @@ export default function Book({ loaderData }: Route.ComponentProps) {
                 <span className="text-sm text-faded">
                   version {card.number} · {card.editedBy} ·{" "}
                   {card.batches === 0
-                    ? "on the fire, no finished batch yet"
+                    ? "no finished batch yet"
                     : card.batches === 1
                       ? "1 batch"
                       : `${card.batches} batches`}

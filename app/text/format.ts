@@ -18,13 +18,15 @@ export function momentOf(at: number, now: number, timeZone: string): string {
   return `${new Intl.DateTimeFormat(LOCALE, { weekday: "short", timeZone }).format(at)} ${time}`;
 }
 
-/** Both ends of a moment: "20:34–21:08", or that nobody knows the later one. */
+/** Both ends of a moment: "20:34–21:08"; "not before 20:34" where nobody knows the later one. */
 export const betweenTimes = (
   ends: { earliest: number; latest: number | null },
   now: number,
   timeZone: string,
 ): string =>
-  `${momentOf(ends.earliest, now, timeZone)}–${ends.latest === null ? "nobody knows yet" : momentOf(ends.latest, now, timeZone)}`;
+  ends.latest === null
+    ? `not before ${momentOf(ends.earliest, now, timeZone)}`
+    : `${momentOf(ends.earliest, now, timeZone)}–${momentOf(ends.latest, now, timeZone)}`;
 
 /** "1 day", "3 days". */
 export const daysText = (days: number): string => `${printNumber(days)} ${days === 1 ? "day" : "days"}`;
