@@ -24,6 +24,8 @@ import { CURRENCY, DEMO_PRICES, EARLIER_PRICES, WATCHED } from "./prices";
 import { DEMO_KITCHEN, DEMO_PEOPLE, KITCHEN_ID } from "./kitchen";
 
 const DAY_MS = 24 * 3600 * 1000;
+/** What stands on the Bench was written before it was signed and cooked. */
+const WRITTEN_DAYS_AGO = 13;
 
 /**
  * Writes the demo kitchen into an empty database, all or nothing. A database that holds a kitchen is left as it is.
@@ -31,7 +33,8 @@ const DAY_MS = 24 * 3600 * 1000;
  * @returns whether anything was written
  */
 export async function loadDemo(db: Database, now: Date, atWork = false): Promise<boolean> {
-  const loaded = await loadKitchen(db, now);
+  const written = atWork ? new Date(now.getTime() - WRITTEN_DAYS_AGO * DAY_MS) : now;
+  const loaded = await loadKitchen(db, now, written);
   if (loaded && atWork) {
     await signVersions(db, now);
     await putToWork(db, now);
@@ -96,7 +99,7 @@ const endOf = (state: RunState): RunEnd => ({
   record: batchRecord(state),
 });
 
-async function loadKitchen(db: Database, now: Date): Promise<boolean> {
+async function loadKitchen(db: Database, now: Date, written: Date): Promise<boolean> {
   return db.transaction(async tx => {
     if (await onlyKitchen(tx)) return false;
     await insertKitchen(tx, { ...DEMO_KITCHEN, demo: true }, DEMO_PEOPLE);
@@ -111,7 +114,7 @@ async function loadKitchen(db: Database, now: Date): Promise<boolean> {
     const basis = (document: FormulaDocument) =>
       basisOf(document, { ...DEMO_KITCHEN, formulas: DEMO_FORMULAS });
     for (const [id, document] of Object.entries(DEMO_FORMULAS)) {
-      const common = { id, kitchenId: KITCHEN_ID, personId: "tomas", now };
+      const common = { id, kitchenId: KITCHEN_ID, personId: "tomas", now: written };
       const earlier = EARLIER_VERSIONS[id];
       if (!earlier) {
         await insertFormula(tx, { ...common, document });

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { valueOf } from "../ground/result";
-import { readiness, scoreOf } from ".";
+import type { BatchRecord } from "../run";
+import { attributesOf, readiness, scoreOf } from ".";
 
 const good = (n: number) => Array<number>(n).fill(0.01);
 const of = (...lists: readonly number[][]) =>
@@ -44,4 +45,28 @@ describe("readiness to become the standard", () => {
         expect(scoreOf(inside, n + 1)).toBeLessThanOrEqual(scoreOf(inside, n) + 1e-9);
       }),
     ));
+});
+
+test("of batches yield, time and salt are held against what was wanted; what nobody measured is left out", () => {
+  const compared = (deviation: number | null) => ({ deviation }) as BatchRecord["yieldG"];
+  const salt = (first: number, ...more: number[]) =>
+    [
+      {
+        ingredientId: "fine-salt",
+        doses: [first, ...more].map(massG => ({ massG })),
+        totalG: [first, ...more].reduce((a, b) => a + b, 0),
+      },
+    ] as unknown as BatchRecord["seasoned"];
+  const record = (over: Partial<BatchRecord>) =>
+    ({ yieldG: compared(null), yieldMl: compared(null), minutes: compared(null), ...over }) as BatchRecord;
+  const of = attributesOf([
+    record({ yieldG: compared(-0.04), seasoned: salt(27.5, 5, 5, 4, 3) ?? [] }),
+    record({ yieldMl: compared(0.02), minutes: compared(0.1) }),
+  ]);
+  const [yields, time, salts] = of.map(({ name, deviations }) => [name, deviations] as const);
+  expect(yields).toEqual(["yield", [-0.04, 0.02]]);
+  expect(time).toEqual(["time", [0.1]]);
+  // 44.5 g where 27.5 g were written.
+  expect(salts?.[1][0]).toBeCloseTo(0.618, 3);
+  expect(salts?.[1]).toHaveLength(1);
 });

@@ -125,17 +125,15 @@ function isAlarm(values: readonly number[]): boolean {
 }
 
 /** What counts as inside where the house has not said. Our estimate. */
-const TOLERANCE = { yield: 0.08, time: 0.2, seasoning: 0.1 };
+const TOLERANCE = { yield: 0.08, time: 0.2, salt: 0.1 };
 
 /**
- * What batches have measured of a version: how much came out, how long it took, what it took of each seasoning against
- * what the formula puts in.
+ * What batches have measured of a version: how much came out, how long it took, and what salt it took against what the
+ * formula puts in.
  * @param records in the order they were made
  */
 export function attributesOf(records: readonly BatchRecord[]): Attribute[] {
-  const told = (of: (record: BatchRecord) => number | null | undefined) =>
-    records.flatMap(record => of(record) ?? []);
-  const seasonings = [...new Set(records.flatMap(r => (r.seasoned ?? []).map(one => one.name)))];
+  const told = (of: (record: BatchRecord) => number | null) => records.flatMap(record => of(record) ?? []);
   return [
     {
       name: "yield",
@@ -143,14 +141,13 @@ export function attributesOf(records: readonly BatchRecord[]): Attribute[] {
       tolerance: TOLERANCE.yield,
     },
     { name: "time", deviations: told(r => r.minutes.deviation), tolerance: TOLERANCE.time },
-    ...seasonings.map(name => ({
-      name,
-      deviations: told(r => {
-        const one = r.seasoned?.find(s => s.name === name);
-        const first = one?.doses[0]?.massG ?? 0;
-        return one && first > 0 ? one.totalG / first - 1 : null;
-      }),
-      tolerance: TOLERANCE.seasoning,
-    })),
+    { name: "salt", deviations: told(saltOff), tolerance: TOLERANCE.salt },
   ];
+}
+
+/** All the salt a batch took over the formula’s own, less one; `null` where it has none of its own. */
+function saltOff({ seasoned = [] }: BatchRecord): number | null {
+  const salts = seasoned.filter(one => /(?:^|-)salt$/.test(one.ingredientId));
+  const own = salts.reduce((sum, one) => sum + (one.doses[0]?.massG ?? 0), 0);
+  return own > 0 ? salts.reduce((sum, one) => sum + one.totalG, 0) / own - 1 : null;
 }
