@@ -2,11 +2,11 @@ import { STOCK_ID } from "../demo/formulas";
 import { attack, broke, inWords } from "./faults/attack";
 import { killRounds } from "./faults/kill-rounds";
 
-/** Hostile inputs and kill rounds, as many as `./hondaro bench faults` wants. The seed draws others. */
+/** Hostile inputs, and kill rounds: fifty for each of server, database and starter. The seed draws others. */
 const url = process.env.HONDARO_URL;
 if (!url) throw new Error("HONDARO_URL is not set; ./hondaro bench faults sets it.");
 const INPUTS = Number(process.env.HONDARO_INPUTS ?? 10_000);
-const ROUNDS = Number(process.env.HONDARO_ROUNDS ?? 50);
+const ROUNDS = Number(process.env.HONDARO_ROUNDS ?? 150);
 const SEED = Number(process.env.HONDARO_SEED ?? 20261129);
 const SLOW_MS = 1000;
 
