@@ -107,8 +107,8 @@ export function Mark({ step, vessel, mark, levelMm, bulkMm, liquor }: CardMark) 
         mark={level === null ? null : { levelMm: level, label: `${printNumber(level)} mm` }}
         stick
         width={250}
-        height={snugHeight(vessel, 250, 170, 70)}
-        gutter={70}
+        height={snugHeight(vessel, 250, 170, 84)}
+        gutter={84}
         title={`Step ${step}: ${vessel.name}, mark at ${printNumber(level ?? 0)} mm`}
       />
       <figcaption className="text-center text-sm">
