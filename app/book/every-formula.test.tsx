@@ -24,6 +24,7 @@ function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DI
       versionId: "v",
       formulaId: "f",
       number: 3,
+      state: "trial",
       document: sized,
       editedBy: "Noor Adeyi",
       editedAt: new Date(Date.UTC(2026, 10, 23, 9)),
@@ -33,6 +34,10 @@ function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DI
     refusal: null,
     batches: [],
     intervals: [],
+    signatures: [],
+    standard: null,
+    ready: null,
+    maySign: true,
     display,
     now: Date.UTC(2026, 10, 28),
   };
