@@ -159,6 +159,11 @@ function PotFromAbove({
   // A second pan is called by its own name there.
   const name = pot.pan ? (pot.name.split(", ").at(-1) ?? pot.name) : shortName(pot.name);
   const small = r < 125;
+  const between = forecast && betweenTimes(forecast, now, timeZone);
+  // Where the interval would cross the mark it stands under the pot.
+  const outside =
+    small ||
+    (between?.length ?? 0) * size * 0.58 * 0.26 > Math.sqrt(Math.max(0, mark ** 2 - (size * 2.25) ** 2));
   const [group, setGroup] = useState<SVGGElement | null>(null);
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: pot.to });
   const hold = useCallback(
@@ -233,17 +238,31 @@ function PotFromAbove({
           </text>
           <text x={x} y={y + size * 1.45} fontSize={size * 0.68}>
             {forecast
-              ? `${forecast.late ? "late, " : ""}at ${momentOf(forecast.endsAt, now, timeZone)}`
+              ? forecast.late && small
+                ? "late"
+                : `${forecast.late ? "late, " : ""}at ${momentOf(forecast.endsAt, now, timeZone)}`
               : pot.improvised
                 ? "no formula"
                 : "not begun"}
           </text>
-          {forecast && !small && (
+          {between && !outside && (
             <text x={x} y={y + size * 2.25} fontSize={size * 0.58}>
-              {betweenTimes(forecast, now, timeZone)}
+              {between}
             </text>
           )}
         </g>
+        {between && outside && (
+          <text
+            x={x}
+            y={y + r + 8 + size * 0.75}
+            fontSize={size * 0.58}
+            textAnchor="middle"
+            fill="#231f2b"
+            fontFamily="var(--font-sans)"
+          >
+            {between}
+          </text>
+        )}
       </Link>
     </g>
   );

@@ -15,7 +15,10 @@ const TALLEST_OVER_WORDS = 205;
 const TALLEST_BESIDE_PANEL = 250;
 /** Room for the words beside a very low vessel, px. */
 const LEAST_HEIGHT = 170;
+const TALLEST_ALONE = 320;
 const NARROW = 520;
+/** From here on the drawing has the whole width of an upright tablet. */
+const ALONE = 700;
 /** A drawing lower than this leaves its words no room beside it, px. */
 const LOW = 260;
 const LEAST_GAP = 50;
@@ -43,7 +46,7 @@ export function PotLive({
       pot={pot}
       now={now}
       timeZone={timeZone}
-      size={below ? "text-3xl" : compact ? "text-xl" : "text-2xl"}
+      size={below && width > ALONE ? "text-5xl" : below ? "text-3xl" : compact ? "text-xl" : "text-2xl"}
     />
   ) : (
     <DoneWords pot={pot} />
@@ -60,7 +63,9 @@ export function PotLive({
     : narrow
       ? TALLEST_NARROW
       : below
-        ? TALLEST_OVER_WORDS
+        ? width > ALONE
+          ? TALLEST_ALONE
+          : TALLEST_OVER_WORDS
         : TALLEST;
   const height = Math.max(LEAST_HEIGHT, snugHeight(vessel, width, tallest, gutter));
   const place = placePot(vessel, width, height, gutter);

@@ -28,6 +28,7 @@ import { FirstDoses } from "./first-doses";
 export function StepSide({
   pot,
   before = null,
+  first = false,
   role = "",
   people,
   timeZone,
@@ -45,6 +46,8 @@ export function StepSide({
   pot: PotNow;
   /** What the last batch of it took by taste. */
   before?: { readonly baseG: number; readonly seasoned: readonly Seasoned[] } | null;
+  /** Above the pot where there is one column. */
+  first?: boolean;
   /** Of who stands here. */
   role?: string;
   people: readonly Person[];
@@ -98,7 +101,10 @@ export function StepSide({
   const waiting = progress.status === "live" ? waitingSalt(state) : [];
   const measured = progress.readings.filter(r => r.massG !== undefined && r.kind !== "added");
   return (
-    <aside aria-label="This step" className="min-w-0 space-y-3 text-base">
+    <aside
+      aria-label="This step"
+      className={`min-w-0 text-base *:mb-3 *:break-inside-avoid md:portrait:columns-2 md:portrait:gap-5 md:portrait:text-lg ${first ? "portrait:order-first max-md:order-first" : ""}`}
+    >
       {problems}
       {rescue && onMended && (
         <SplitRescue

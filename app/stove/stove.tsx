@@ -230,6 +230,10 @@ function Stove({
       />
     );
 
+  // While something has to go in, its amount stands above the pot where there is one column.
+  const goesIn = (progress?.planned.lines ?? []).some(
+    line => !progress?.readings.some(r => r.kind === "added" && r.lineId === line.lineId),
+  );
   // A stick and a jug need liquor.
   const dry = pot.nowMm === null && pot.endMm === null;
   const { facts } = openKitchen(kitchen, {}, live.run.burnerId);
@@ -257,10 +261,11 @@ function Stove({
         kept={keptInWords({ waiting, ofOthers, refused: refused.length, connected }, people)}
         waits={waiting > 0}
       />
-      <div className="grid grow gap-4 px-4 py-2 sm:px-5 md:grid-cols-[minmax(0,1fr)_19rem]">
+      <div className="grid grow content-start gap-4 px-4 py-2 sm:px-5 md:landscape:content-stretch md:landscape:grid-cols-[minmax(0,1fr)_19rem]">
         <PotLive pot={pot} now={now} timeZone={kitchen.timeZone} compact={panel !== null} />
         <StepSide
           pot={pot}
+          first={goesIn}
           before={before}
           role={person.role}
           people={people}
