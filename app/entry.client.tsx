@@ -23,10 +23,11 @@ startKeeper();
 const AGAIN_MS = 2000;
 
 /** Says which kitchen the page was drawn from. */
-const { kitchen, names } = document.documentElement.dataset;
+const { kitchen, names, plain } = document.documentElement.dataset;
 const heads = {
   revision: kitchen === undefined ? null : Number(kitchen),
   namesRevision: names === undefined ? null : Number(names),
+  plain: plain !== undefined,
 };
 
 // The page comes to life in the kitchen it was drawn from.

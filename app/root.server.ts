@@ -1,30 +1,49 @@
-import { database, listPeople, onlyKitchen } from "~/data";
+import { redirect } from "react-router";
+import { may } from "~/core/things/rank";
+import { database, firstKitchen, listPeople, signedIn } from "~/data";
 import type { Route } from "./+types/root";
-import { databaseAwayContext, firstKitchenContext, sectionContext } from "./context.server";
+import { type Section, databaseAwayContext, firstKitchenContext, sectionContext } from "./context.server";
 import type { Heads } from "./kitchen/at-hand";
 import { madeHereOf, snapshotOf } from "./kitchen/kitchen.server";
 import { later } from "./later.server";
-import { personCookie } from "./people/person.server";
+import { sessionToken } from "./people/cookies.server";
+import { admit } from "./people/person.server";
 
-/** Finds the kitchen and who is cooking, for every request. */
-const findSection: Route.MiddlewareFunction = async ({ request, context }) => {
+/** Before there is a kitchen there is one page: the one that founds it. */
+const FOUNDING = "first";
+
+const NO_KITCHEN: Section = {
+  kitchenId: "",
+  revision: 0,
+  namesRevision: 0,
+  demo: false,
+  people: [],
+  person: null,
+  signedIn: null,
+};
+
+/** Finds who is signed in and their kitchen, for every request: nothing a request says of itself chooses either. */
+const findSection: Route.MiddlewareFunction = async ({ request, context, pattern }) => {
   const { db } = database();
-  const kitchen = await onlyKitchen(db);
-  if (!kitchen)
-    throw new Response(
-      "No kitchen has been set up yet. Start Hondaro without --no-demo to load the demo kitchen.",
-      { status: 404 },
-    );
+  const token = await sessionToken(request);
+  const here = token === null ? null : await signedIn(db, token, new Date());
+  const kitchen = here?.kitchen ?? (await firstKitchen(db));
+  if (!kitchen) {
+    if (pattern.replace("/", "") !== FOUNDING) throw redirect(`/${FOUNDING}`);
+    return context.set(sectionContext, NO_KITCHEN);
+  }
   const { id: kitchenId, ...heads } = kitchen;
-  const people = await listPeople(db, kitchenId);
-  const id: unknown = await personCookie.parse(request.headers.get("Cookie"));
   context.set(sectionContext, {
     kitchenId,
     ...heads,
-    people,
-    person: people.find(p => p.id === id) ?? null,
+    people: await listPeople(db, kitchenId, { left: true }),
+    person: here?.person ?? null,
+    signedIn: here,
   });
 };
+
+/** Who may do what is settled here, before any route is asked. */
+const atTheDoor: Route.MiddlewareFunction = args => admit(args);
 
 /** A database that is away for a moment breaks no page: whoever asked is told to ask again. */
 const whileDatabaseIsAway: Route.MiddlewareFunction = async ({ request, context }, next) => {
@@ -32,17 +51,18 @@ const whileDatabaseIsAway: Route.MiddlewareFunction = async ({ request, context 
   return context.get(databaseAwayContext).away ? later(request) : response;
 };
 
-export const middleware: Route.MiddlewareFunction[] = [whileDatabaseIsAway, findSection];
+export const middleware: Route.MiddlewareFunction[] = [whileDatabaseIsAway, findSection, atTheDoor];
 
 /** Tells which kitchen the page is made of; the kitchen itself is fetched once for each revision. */
 export async function loader({ context }: Route.LoaderArgs): Promise<Heads> {
   const section = context.get(sectionContext);
-  if (!section.person) return { revision: null, namesRevision: null, owner: null };
+  if (!section.person) return { revision: null, namesRevision: null, plain: false, owner: null };
   const [snapshot, madeHere] = await Promise.all([snapshotOf(section), madeHereOf(section)]);
   context.set(firstKitchenContext, { snapshot, madeHere });
   return {
     revision: section.revision,
     namesRevision: section.namesRevision,
+    plain: !may(section.person, "cost"),
     owner: { kitchenId: section.kitchenId, personId: section.person.id },
   };
 }

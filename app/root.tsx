@@ -38,6 +38,7 @@ export function Layout({ children }: { children: ReactNode }) {
       suppressHydrationWarning
       data-kitchen={heads?.revision ?? undefined}
       data-names={heads?.namesRevision ?? undefined}
+      data-plain={heads?.plain ? "" : undefined}
     >
       <head>
         <meta charSet="utf-8" />

@@ -2,8 +2,12 @@ import { type RouteConfig, index, layout, route } from "@react-router/dev/routes
 
 export default [
   route("who", "people/who.tsx"),
+  route("first", "people/first.tsx"),
   layout("frame.tsx", [
     index("range/range.tsx"),
+    route("me", "people/me.tsx"),
+    route("people", "people/people.tsx"),
+    route("people/changes", "people/changes.tsx"),
     route("bench", "bench/formulas.tsx"),
     route("bench/new", "bench/new/choose.tsx"),
     route("bench/new/words", "bench/new/from-words.tsx"),

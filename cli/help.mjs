@@ -5,6 +5,11 @@ export function run() {
 
   ./hondaro start [--port N] [--no-demo] [--data FOLDER]
                       sets up what is missing and serves the kitchen on http://127.0.0.1:4180
+      --host 0.0.0.0  for other machines too, with --cert FILE --key FILE over https
+  ./hondaro certificate [--name NAME] [--data FOLDER]
+                      makes an authority for this kitchen and a certificate of this machine
+  ./hondaro password NAME [--data FOLDER]
+                      a new password for somebody who has lost theirs
   ./hondaro stop [--data FOLDER]
                       stops everything that start started
   ./hondaro test [unit|e2e|all]
@@ -22,5 +27,6 @@ export function run() {
                       “ready at” is; what 10 000 hostile inputs and 50 kills do to it
   ./hondaro help      this page
 
-DATABASE_URL, when set, is used instead of the private database under .data/.`);
+DATABASE_URL, when set, is used instead of the private database under .data/. Behind a
+proxy, TRUST_PROXY says how many stand before Hondaro (or their addresses), and HONDARO_NAMES which names it goes by.`);
 }

@@ -195,6 +195,12 @@ const handle = ({ port, password }, pid) => ({
 });
 
 /** Makes a folder for a private server, with a clear word when that is not allowed. */
+/** Where the database of a folder answers while it runs; `null` where none has been set up. */
+export function databaseUrl(folder) {
+  const settings = readSettings(placesIn(folder).settings);
+  return settings?.port ? handle(settings, null).url : null;
+}
+
 export function makeFolder(folder) {
   try {
     mkdirSync(folder, { recursive: true });

@@ -1,46 +1,51 @@
 import { spawn } from "node:child_process";
-import { statfsSync } from "node:fs";
+import { randomBytes } from "node:crypto";
+import { existsSync, readFileSync, statfsSync } from "node:fs";
+import http from "node:http";
+import https from "node:https";
 import { createServer } from "node:net";
+import { join } from "node:path";
 import { ensureBuild } from "./build.mjs";
 import { keepDatabase } from "./keep-database.mjs";
 import { lockHolder, takeLock } from "./lock.mjs";
 import { checkDataFolder, makeFolder, startMariadb } from "./mariadb.mjs";
-import { readOptions } from "./options.mjs";
+import { ownNames } from "./names.mjs";
+import { LOOPBACK, readOptions } from "./options.mjs";
 import { ensurePackages } from "./packages.mjs";
 import { dataFolder, inRoot } from "./paths.mjs";
 import { endLeft, forgetRunning, whatRuns, writeRunning } from "./running.mjs";
 import { Trouble, say } from "./say.mjs";
 import { endProcess, runProgram, tail } from "./shell.mjs";
+import { writeWhole } from "./whole-file.mjs";
 
 /** A question that gets no answer is asked again after so long. */
 const ASK_FOR_MS = 3000;
 const LEAST_FREE_MB = Number(process.env.HONDARO_LEAST_FREE_MB ?? 400);
-const HOST = "127.0.0.1";
 
-const portFree = port =>
+const portFree = (port, host) =>
   new Promise((resolve, reject) => {
     const probe = createServer();
     probe.on("error", reject);
-    probe.listen(port, HOST, () => probe.close(resolve));
+    probe.listen(port, host, () => probe.close(resolve));
   });
 
 /** Ports of other services that no browser opens, such as 4190. */
 const opensInBrowsers = port =>
-  fetch(`http://${HOST}:${port}/`, { signal: AbortSignal.timeout(ASK_FOR_MS) }).then(
+  fetch(`http://${LOOPBACK}:${port}/`, { signal: AbortSignal.timeout(ASK_FOR_MS) }).then(
     () => true,
     error => error.cause?.message !== "bad port",
   );
 
 const nextPort = async port => ((await opensInBrowsers(port + 1)) ? port + 1 : nextPort(port + 1));
 
-async function checkPort(port) {
+async function checkPort({ port, host }) {
   if (!(await opensInBrowsers(port)))
     throw new Trouble(
       `Browsers do not open port ${port}: it belongs to another service.`,
       `Choose another: ./hondaro start --port ${await nextPort(port)}`,
     );
   try {
-    await portFree(port);
+    await portFree(port, host);
   } catch (error) {
     if (error.code === "EACCES")
       throw new Trouble(
@@ -77,9 +82,21 @@ export async function prepareDatabase(url, demo, atWork = false) {
 
 const START_PATIENCE_MS = 60_000;
 /** Starts the HTTP server and waits until it answers; one that does not in time is ended. */
-export async function startServer(port, url, { patienceMs = START_PATIENCE_MS, env = {} } = {}) {
+export async function startServer(
+  port,
+  url,
+  { patienceMs = START_PATIENCE_MS, env = {}, host = LOOPBACK, tls = null } = {},
+) {
   const child = spawn(process.execPath, [inRoot("server", "index.js")], {
-    env: { ...process.env, ...env, NODE_ENV: "production", DATABASE_URL: url, PORT: String(port), HOST },
+    env: {
+      ...process.env,
+      ...env,
+      ...(tls && { HONDARO_CERT: tls.cert, HONDARO_KEY: tls.key }),
+      NODE_ENV: "production",
+      DATABASE_URL: url,
+      PORT: String(port),
+      HOST: host,
+    },
     stdio: ["ignore", "inherit", "inherit"],
     detached: true,
   });
@@ -91,11 +108,52 @@ export async function startServer(port, url, { patienceMs = START_PATIENCE_MS, e
       await endProcess(child.pid);
       throw new Trouble("The application did not start; its last words stand above.");
     }
-    const asked = { signal: AbortSignal.timeout(ASK_FOR_MS) };
-    const ready = await fetch(`http://${HOST}:${port}/readyz`, asked).catch(() => null);
-    if (ready?.ok) return child;
+    if (await isReady(port, host, tls)) return child;
     await new Promise(done => setTimeout(done, 100));
   }
+}
+
+/** Where this machine reaches a server that listens at an address. */
+const near = host => (host === "0.0.0.0" || host === "::" ? LOOPBACK : host);
+
+/** Whether the server answers; what its certificate is worth is for browsers to say. */
+function isReady(port, host, tls) {
+  return new Promise(resolve => {
+    const asked = (tls ? https : http).get(
+      { host: near(host), port, path: "/readyz", timeout: ASK_FOR_MS, rejectUnauthorized: false },
+      answer => {
+        answer.resume();
+        resolve(answer.statusCode === 200);
+      },
+    );
+    asked.on("timeout", () => asked.destroy());
+    asked.on("error", () => resolve(false));
+  });
+}
+
+/** What signs the cookies, kept beside the data: a restart signs nobody out. */
+function cookieSecret(folder) {
+  const file = join(folder, "cookie-secret");
+  if (!existsSync(file)) writeWhole(file, randomBytes(32).toString("base64url"));
+  return readFileSync(file, "utf8").trim();
+}
+
+/** What whoever started it has to know to sign in, and what a plain line from elsewhere does not do. */
+function tellHowToComeIn({ demo, host, tls }, address) {
+  const open = host !== LOOPBACK && host !== "localhost";
+  if (demo)
+    say.line(
+      `The demo’s people sign in as ilse (chef), tomas, noor (cooks), petr (trainee) or sana (viewer), password kelder-pass, PIN 1180.${
+        open ? "\nWhoever reaches this machine reads that too: serve a real kitchen with --no-demo." : ""
+      }\n`,
+    );
+  if (open && !tls)
+    say.line(
+      `From another machine, without https: passwords go over the line in clear, and browsers there keep nothing for a dead
+network (no offline work), no screen awake at the Stove and no pictures from the camera.
+./hondaro certificate makes what --cert and --key want.\n`,
+    );
+  if (open) say.line(`From other machines: ${address.replace(near(host), ownNames()[0])}\n`);
 }
 
 export async function run(args) {
@@ -129,7 +187,7 @@ async function startHere(folder, options) {
     say.step("Ending what an earlier start left running …");
     await endLeft(folder, running);
   }
-  await checkPort(options.port);
+  await checkPort(options);
   makeFolder(folder);
   checkSpace(folder);
   if (!process.env.DATABASE_URL) checkDataFolder(folder);
@@ -166,8 +224,10 @@ async function startHere(folder, options) {
     const prepared = await prepareDatabase(url, options.demo, options.demo);
     if (prepared) say.step(prepared);
     if (stopping) return ended;
-    server = await startServer(options.port, url);
-    const address = `http://${HOST}:${options.port}`;
+    const { host, tls } = options;
+    const secrets = [process.env.HONDARO_SECRETS, cookieSecret(folder)].filter(Boolean).join(",");
+    server = await startServer(options.port, url, { host, tls, env: { HONDARO_SECRETS: secrets } });
+    const address = `${tls ? "https" : "http"}://${near(host)}:${options.port}`;
     const remember = database =>
       writeRunning(folder, {
         pid: process.pid,
@@ -193,6 +253,7 @@ async function startHere(folder, options) {
       ),
     );
     say.line(`\nHondaro serves the kitchen on ${address}   (Ctrl+C or ./hondaro stop ends it)\n`);
+    tellHowToComeIn(options, address);
     return await ended;
   } catch (error) {
     await stop();

@@ -1,6 +1,7 @@
+import { and, desc, eq, lt } from "drizzle-orm";
 import { ulid } from "ulid";
 import type { Queries } from "./connection";
-import { audit } from "./schema";
+import { audit, person } from "./schema";
 
 /** What can be done, as the audit names it. */
 export const AUDIT_VERBS = [
@@ -20,6 +21,11 @@ export const AUDIT_VERBS = [
   "ingredient",
   "kitchen figures",
   "larder import",
+  "kitchen.founded",
+  "password",
+  "person",
+  "pin",
+  "tablet",
   "price",
   "run.started",
   "device.connected",
@@ -44,3 +50,45 @@ export async function recordAudit(
   const { now, ...rest } = entry;
   await db.insert(audit).values({ id: ulid(), at: now, ...rest });
 }
+
+export interface Change {
+  readonly id: string;
+  readonly at: Date;
+  readonly by: string;
+  readonly what: string;
+  readonly subject: string;
+  readonly detail: Record<string, unknown>;
+}
+
+/** What was changed in a kitchen, the latest first. @param before the last entry of the page before */
+export const listChanges = (
+  db: Queries,
+  kitchenId: string,
+  {
+    before,
+    by,
+    what,
+    most,
+  }: { readonly before?: string; readonly by?: string; readonly what?: string; readonly most: number },
+): Promise<Change[]> =>
+  db
+    .select({
+      id: audit.id,
+      at: audit.at,
+      by: person.name,
+      what: audit.what,
+      subject: audit.subject,
+      detail: audit.detail,
+    })
+    .from(audit)
+    .innerJoin(person, eq(person.id, audit.personId))
+    .where(
+      and(
+        eq(audit.kitchenId, kitchenId),
+        before === undefined ? undefined : lt(audit.id, before),
+        by === undefined ? undefined : eq(audit.personId, by),
+        what === undefined ? undefined : eq(audit.what, what),
+      ),
+    )
+    .orderBy(desc(audit.id))
+    .limit(most);

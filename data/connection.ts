@@ -1,4 +1,5 @@
 import { drizzle } from "drizzle-orm/mysql2";
+import type { Pool as RawPool } from "mysql2";
 import { type Pool, createPool } from "mysql2/promise";
 
 const connect = (pool: Pool) => drizzle(pool, { casing: "snake_case", mode: "default" });
@@ -13,6 +14,8 @@ export interface Transacting extends Queries {
 
 export interface Connection {
   readonly db: Database;
+  /** The connections themselves, for a library that keeps its own table. */
+  readonly pool: RawPool;
   readonly ping: () => Promise<void>;
   readonly close: () => Promise<void>;
 }
@@ -35,6 +38,7 @@ export function openDatabase(url: string): Connection {
   pool.pool.on("connection", connection => connection.query("SET time_zone = '+00:00'"));
   return {
     db: connect(pool),
+    pool: pool.pool as unknown as RawPool,
     ping: async () => {
       await pool.query("SELECT 1");
     },

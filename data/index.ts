@@ -10,13 +10,36 @@ export { type Connection, type Database, database, openDatabase } from "./connec
 export { migrateDatabase } from "./migrate";
 export {
   type KitchenSnapshot,
-  type Person,
+  type KitchenHead,
   insertKitchen,
-  listPeople,
-  onlyKitchen,
+  firstKitchen,
   readSnapshot,
-  saveDisplay,
 } from "./kitchens";
+export { type Person, addPerson, changePerson, listPeople, saveDisplay } from "./people";
+export { type Change, listChanges } from "./audit";
+export { DEMO_SIGN_IN } from "./demo-sign-in";
+export { hashSecret, isSecret } from "./secrets";
+export { type Refused, countTry, forgetTries } from "./sign-in-tries";
+export {
+  type Account,
+  type SignedIn,
+  type Tablet,
+  accountById,
+  accountByLogin,
+  addTablet,
+  endSession,
+  endSessionsOf,
+  foundKitchen,
+  havePins,
+  insertCredentials,
+  listTablets,
+  openSession,
+  removeTablet,
+  sessionsOf,
+  setSecret,
+  signedIn,
+  tabletAt,
+} from "./sign-in";
 export {
   type SaveOutcome,
   documentsOf,

@@ -1,21 +1,12 @@
-import { and, asc, eq } from "drizzle-orm";
+import { eq } from "drizzle-orm";
 import type { KitchenData } from "../core/formula";
-import { type Display, USUAL_DISPLAY, displaySchema } from "../core/things/house";
 import type { Queries, Transacting } from "./connection";
 import { listBodyReadings } from "./body-readings";
-import { inKitchen } from "./in-kitchen";
 import { houseOf, loadKit } from "./kit";
 import { loadLarder } from "./larder";
+import type { Person } from "./people";
 import { paceReadings } from "./runs";
 import { appliance, burner, ingredient, ingredientPrice, kitchen, person, vessel } from "./schema";
-
-export interface Person {
-  readonly id: string;
-  readonly name: string;
-  readonly role: string;
-  /** How this cook wants amounts shown. */
-  readonly display?: Display;
-}
 
 /** A kitchen without its formulas, which are read one at a time. Never changes: another revision is another snapshot. */
 export interface KitchenSnapshot extends Omit<KitchenData, "formulas" | "madeHere"> {
@@ -23,17 +14,17 @@ export interface KitchenSnapshot extends Omit<KitchenData, "formulas" | "madeHer
   readonly revision: number;
 }
 
-/** Which kitchen this installation serves, and how often it has changed. */
+/** Which kitchen, and how often it has changed. */
 export interface KitchenHead {
   readonly id: string;
   readonly revision: number;
   readonly namesRevision: number;
 }
 
-/** The one kitchen this installation serves, or `null` before anything was loaded. */
-export async function onlyKitchen(db: Queries): Promise<KitchenHead | null> {
-  const { id, revision, namesRevision } = kitchen;
-  const [found] = await db.select({ id, revision, namesRevision }).from(kitchen).limit(1);
+/** The first kitchen of this installation, or `null` before anything was loaded. */
+export async function firstKitchen(db: Queries): Promise<(KitchenHead & { readonly demo: boolean }) | null> {
+  const { id, revision, namesRevision, demo } = kitchen;
+  const [found] = await db.select({ id, revision, namesRevision, demo }).from(kitchen).limit(1);
   return found ?? null;
 }
 
@@ -52,35 +43,6 @@ export async function readSnapshot(db: Transacting, kitchenId: string): Promise<
     const paces = await paceReadings(tx, kitchenId);
     return { ...own, house: houseOf(house), ingredients, ...kit, bodyReadings, paceReadings: paces };
   });
-}
-
-export async function listPeople(db: Queries, kitchenId: string): Promise<Person[]> {
-  const rows = await db
-    .select()
-    .from(person)
-    .where(eq(person.kitchenId, kitchenId))
-    .orderBy(asc(person.position));
-  return rows.map(({ id, name, role, display }) => ({ id, name, role, display: displayOf(display) }));
-}
-
-function displayOf(stored: unknown): Display {
-  const read = displaySchema.safeParse(stored);
-  return read.success ? read.data : USUAL_DISPLAY;
-}
-
-/** Keeps how a cook wants amounts shown. */
-export async function saveDisplay(
-  db: Transacting,
-  kitchenId: string,
-  personId: string,
-  display: Display,
-): Promise<void> {
-  await inKitchen(db, kitchenId, tx =>
-    tx
-      .update(person)
-      .set({ display })
-      .where(and(eq(person.id, personId), eq(person.kitchenId, kitchenId))),
-  );
 }
 
 /** Writes a kitchen whole, in one go; used to set one up. */

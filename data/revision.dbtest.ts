@@ -14,7 +14,7 @@ import {
   insertFormula,
   markOf,
   moveBurner,
-  onlyKitchen,
+  firstKitchen,
   priceHistory,
   readSnapshot,
   saveAppliance,
@@ -39,7 +39,7 @@ beforeAll(async () => {
 afterAll(() => connection.close());
 
 const head = async () => {
-  const found = await onlyKitchen(connection.db);
+  const found = await firstKitchen(connection.db);
   if (!found) throw new Error("no kitchen");
   return found;
 };

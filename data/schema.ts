@@ -20,6 +20,7 @@ import type { Appliance } from "../core/kit";
 import type { Ingredient, Source } from "../core/things/larder";
 import type { Burner } from "../core/laws/reduction";
 import type { BatchRecord } from "../core/run";
+import { RANKS } from "../core/things/rank";
 import type { Vessel } from "../core/things/vessel";
 import { json, mediumBlob } from "./columns";
 
@@ -75,10 +76,65 @@ export const person = mysqlTable("person", {
     .notNull()
     .references(() => kitchen.id),
   name: varchar({ length: 120 }).notNull(),
+  /** Post in the brigade, in the house's words. */
   role: varchar({ length: 60 }).notNull(),
+  rank: mysqlEnum(RANKS).notNull().default("viewer"),
+  /** What they sign in with; one name in all kitchens of this installation. */
+  login: varchar({ length: 60 }).unique("person_login"),
+  /** Who has left signs in no more; what they wrote stays under their name. */
+  leftAt: instant(),
   position: int().notNull(),
   /** How this cook wants amounts on a card. */
   display: json<Display>()(),
+});
+
+/** What somebody proves who they are with; only hashes. */
+export const credential = mysqlTable("credential", {
+  personId: id()
+    .primaryKey()
+    .references(() => person.id),
+  passwordHash: varchar({ length: 200 }),
+  pinHash: varchar({ length: 200 }),
+  changedAt: instant().notNull(),
+});
+
+/** A device that several cooks share: whoever works here changes to their own name with a PIN. */
+export const tablet = mysqlTable("tablet", {
+  /** Hash of what the device keeps in its cookie. */
+  id: char({ length: 43 }).primaryKey(),
+  kitchenId: id()
+    .notNull()
+    .references(() => kitchen.id),
+  name: varchar({ length: 60 }).notNull(),
+  addedBy: id()
+    .notNull()
+    .references(() => person.id),
+  addedAt: instant().notNull(),
+});
+
+/** Somebody signed in on a device. */
+export const session = mysqlTable(
+  "session",
+  {
+    /** Hash of what the device keeps in its cookie: the table alone signs nobody in. */
+    id: char({ length: 43 }).primaryKey(),
+    personId: id()
+      .notNull()
+      .references(() => person.id),
+    tabletId: char({ length: 43 }).references(() => tablet.id, { onDelete: "cascade" }),
+    way: mysqlEnum(["password", "pin"]).notNull(),
+    createdAt: instant().notNull(),
+    seenAt: instant().notNull(),
+    expiresAt: instant().notNull(),
+  },
+  t => [index("session_of_person").on(t.personId)],
+);
+
+/** Failed tries at signing in; counted by a library. */
+export const signInTry = mysqlTable("sign_in_try", {
+  key: varchar({ length: 255 }).primaryKey(),
+  points: int().notNull().default(0),
+  expire: bigint({ mode: "number", unsigned: true }),
 });
 
 export const ingredient = mysqlTable(
@@ -409,5 +465,5 @@ export const audit = mysqlTable(
     subject: id().notNull(),
     detail: json<Record<string, unknown>>()().notNull(),
   },
-  t => [index("audit_by_subject").on(t.subject)],
+  t => [index("audit_by_subject").on(t.subject), index("audit_of_kitchen").on(t.kitchenId, t.at)],
 );

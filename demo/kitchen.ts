@@ -1,5 +1,6 @@
 import type { KitchenData } from "../core/formula";
 import { type Ingredient, REFERENCE_LARDER } from "../core/things/larder";
+import type { Person } from "../data";
 import { DEMO_FORMULAS } from "./formulas";
 import { ALTITUDE_M } from "./sauces";
 import { CURRENCY, DEMO_PRICES, PRICED_ON } from "./prices";
@@ -37,9 +38,10 @@ export const DEMO_KITCHEN: KitchenData = {
 };
 
 /** The brigade. Invented. */
-export const DEMO_PEOPLE = [
-  { id: "ilse", name: "Ilse Varga", role: "chef de cuisine" },
-  { id: "tomas", name: "Tomas Reyhl", role: "saucier" },
-  { id: "noor", name: "Noor Adeyi", role: "cook" },
-  { id: "petr", name: "Petr Lind", role: "commis" },
-] as const;
+export const DEMO_PEOPLE: readonly Person[] = [
+  { id: "ilse", login: "ilse", name: "Ilse Varga", role: "chef de cuisine", rank: "chef" },
+  { id: "tomas", login: "tomas", name: "Tomas Reyhl", role: "saucier", rank: "cook" },
+  { id: "noor", login: "noor", name: "Noor Adeyi", role: "cook", rank: "cook" },
+  { id: "petr", login: "petr", name: "Petr Lind", role: "commis", rank: "trainee" },
+  { id: "sana", login: "sana", name: "Sana Okoye", role: "service", rank: "viewer" },
+];

@@ -2,6 +2,7 @@ import { ulid } from "ulid";
 import { type FormulaDocument, basisOf, openKitchen } from "../core/formula";
 import { type RunState, batchRecord, fold } from "../core/run";
 import {
+  DEMO_SIGN_IN,
   type Database,
   type RunEnd,
   appendEvents,
@@ -13,7 +14,9 @@ import {
   listVersions,
   signVersion,
   keepVersion,
-  onlyKitchen,
+  firstKitchen,
+  hashSecret,
+  insertCredentials,
   savePrice,
 } from "../data";
 import { EARLIER_VERSIONS } from "./earlier";
@@ -101,8 +104,14 @@ const endOf = (state: RunState): RunEnd => ({
 
 async function loadKitchen(db: Database, now: Date, written: Date): Promise<boolean> {
   return db.transaction(async tx => {
-    if (await onlyKitchen(tx)) return false;
+    if (await firstKitchen(tx)) return false;
     await insertKitchen(tx, { ...DEMO_KITCHEN, demo: true }, DEMO_PEOPLE);
+    const passwordHash = await hashSecret(DEMO_SIGN_IN.password);
+    const pinHash = await hashSecret(DEMO_SIGN_IN.pin);
+    await insertCredentials(
+      tx,
+      DEMO_PEOPLE.map(({ id }) => ({ personId: id, passwordHash, pinHash, changedAt: now })),
+    );
     for (const id of WATCHED)
       for (const [since, share] of EARLIER_PRICES)
         await savePrice(tx, { kitchenId: KITCHEN_ID, personId: "ilse", now }, id, {

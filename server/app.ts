@@ -6,7 +6,7 @@ import { rateLimit } from "express-rate-limit";
 import helmet from "helmet";
 import { pinoHttp } from "pino-http";
 import { RouterContextProvider } from "react-router";
-import { databaseAwayContext, nonceContext } from "../app/context.server";
+import { addressContext, databaseAwayContext, nonceContext } from "../app/context.server";
 import { endStreams } from "../app/live/stream.server";
 import { closePool, warmPool } from "../app/workers/pool.server";
 import { database } from "../data";
@@ -16,6 +16,12 @@ import { logger } from "~/app/log.server";
 
 /** Writes one address may send in a minute: a busy section, not a flood. */
 const WRITES_PER_MINUTE = Number(process.env.HONDARO_WRITES_PER_MINUTE ?? 600);
+
+/** How many proxies stand before us, or their addresses; nobody’s word is taken for where a request comes from otherwise. */
+function trustOf(said: string | undefined): number | string | false {
+  if (!said) return false;
+  return /^\d+$/.test(said) ? Number(said) : said;
+}
 
 let draining = false;
 export const beginDraining = (): void => {
@@ -30,6 +36,7 @@ export const close = async (): Promise<void> => {
 export const app = express();
 warmPool();
 app.disable("x-powered-by");
+app.set("trust proxy", trustOf(process.env.TRUST_PROXY));
 
 app.get("/healthz", (_request, response) => {
   response
@@ -104,8 +111,10 @@ app.use(
     xFrameOptions: { action: "deny" },
     // Without a referrer a plain form posts “Origin: null”, which the router must take for a forgery.
     referrerPolicy: { policy: "same-origin" },
-    // Served on plain http on loopback: a promise of https would only lock people out.
-    strictTransportSecurity: false,
+    // A promise of https given on plain http would only lock people out.
+    strictTransportSecurity: process.env.HONDARO_CERT
+      ? { maxAge: 30 * 24 * 3600, includeSubDomains: false }
+      : false,
   }),
 );
 app.use(
@@ -121,9 +130,10 @@ app.use(
 app.use(
   createRequestHandler({
     build: () => import("virtual:react-router/server-build"),
-    getLoadContext: (_request, response) => {
+    getLoadContext: (request, response) => {
       const context = new RouterContextProvider();
       context.set(nonceContext, response.locals.nonce as string);
+      context.set(addressContext, request.ip ?? "");
       context.set(databaseAwayContext, { away: false });
       return context;
     },

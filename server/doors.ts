@@ -1,4 +1,5 @@
 import type { NextFunction, Request, Response } from "express";
+import { ownNames } from "../cli/names.mjs";
 
 /** Who may ask, how, and how much at once: settled for every write in one place, before anything reads it. */
 
@@ -31,8 +32,20 @@ export const DOORS: readonly Door[] = [
 export const doorOf = (path: string): Door => DOORS.find(door => door.path.test(path)) as Door;
 
 const READS = ["GET", "HEAD"];
-/** Names this machine has for itself; `HOST` is where the server was told to listen. */
-const OWN_NAMES = new Set(["127.0.0.1", "localhost", "[::1]", process.env.HOST ?? "127.0.0.1"]);
+const LOOPBACK = "127.0.0.1";
+/**
+ * What this machine goes by: always for itself; for others too where it was told to listen for them (`HOST`), with the
+ * names that a proxy or an address book of the house gives it (`HONDARO_NAMES`).
+ */
+const OWN_NAMES = new Set([
+  LOOPBACK,
+  "localhost",
+  "[::1]",
+  ...((process.env.HOST ?? LOOPBACK) === LOOPBACK
+    ? []
+    : ownNames().map(name => (name.includes(":") ? `[${name}]` : name))),
+  ...(process.env.HONDARO_NAMES ?? "").toLowerCase().split(",").filter(Boolean),
+]);
 
 interface Refusal {
   readonly status: number;

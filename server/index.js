@@ -1,6 +1,8 @@
 /* Starts the built application and stops it cleanly. Plain JavaScript: it runs as it stands. */
 import { EventEmitter } from "node:events";
-import { createServer } from "node:http";
+import { readFileSync } from "node:fs";
+import http from "node:http";
+import https from "node:https";
 
 const PORT = Number(process.env.PORT ?? 4180);
 const HOST = process.env.HOST ?? "127.0.0.1";
@@ -9,7 +11,11 @@ const PATIENCE_MS = 8000;
 EventEmitter.defaultMaxListeners = 200;
 
 const { app, beginDraining, close } = await import("../build/server/index.js");
-const server = createServer(app);
+const { HONDARO_CERT: cert, HONDARO_KEY: key } = process.env;
+const server =
+  cert && key
+    ? https.createServer({ cert: readFileSync(cert), key: readFileSync(key) }, app)
+    : http.createServer(app);
 server.requestTimeout = 30_000;
 server.headersTimeout = 15_000;
 server.keepAliveTimeout = 65_000;

@@ -6,13 +6,16 @@ import type { KitchenAtHand, MadeHere } from "./context";
 export interface Heads {
   readonly revision: number | null;
   readonly namesRevision: number | null;
+  /** Without what things cost: that is not for everybody. */
+  readonly plain: boolean;
   /** Who is cooking, and in which kitchen. */
   readonly owner: Owner | null;
 }
 
-let latest: (KitchenAtHand & { readonly key: string }) | null = null;
-type Revisions = Pick<Heads, "revision" | "namesRevision">;
-const keyOf = ({ revision, namesRevision }: Revisions): string => `${revision} ${namesRevision}`;
+let latest: (KitchenAtHand & { readonly key: string; readonly plain: boolean }) | null = null;
+type Revisions = Pick<Heads, "revision" | "namesRevision" | "plain">;
+const keyOf = ({ revision, namesRevision, plain }: Revisions): string =>
+  `${revision} ${namesRevision} ${plain}`;
 
 async function read<T>(file: string): Promise<T> {
   const answer = await fetch(`/kitchen/${file}.json`);
@@ -28,12 +31,12 @@ export async function fetchKitchen(heads: Revisions): Promise<KitchenAtHand | nu
   if (heads.revision === null || latest?.key === keyOf(heads)) return latest;
   try {
     const [snapshot, madeHere] = await Promise.all([
-      latest?.snapshot.revision === heads.revision
+      latest?.snapshot.revision === heads.revision && latest.plain === heads.plain
         ? latest.snapshot
-        : read<KitchenSnapshot>(String(heads.revision)),
+        : read<KitchenSnapshot>(`${heads.plain ? "plain-" : ""}${heads.revision}`),
       read<MadeHere>(`names-${heads.namesRevision}`),
     ]);
-    latest = { key: keyOf(heads), snapshot, madeHere };
+    latest = { key: keyOf(heads), plain: heads.plain, snapshot, madeHere };
   } catch (error) {
     if (!latest) throw error;
   }

@@ -8,12 +8,15 @@ import {
   readBasis,
   readSnapshot,
 } from "~/data";
+import { may } from "~/core/things/rank";
 import type { Section } from "../context.server";
 import { Lately } from "../lately.server";
 import type { MadeHere } from "./context";
 
 /** Whose kitchen, and how often it has changed: enough to know whether what this process keeps is of now. */
-type Head = Pick<Section, "kitchenId" | "revision" | "namesRevision">;
+type Head = Pick<Section, "kitchenId" | "revision" | "namesRevision"> & {
+  readonly person?: Section["person"];
+};
 
 /** Some of the latest are kept: a page that was sent a moment ago asks for the one it was made of. */
 const MOST_KEPT = 6;
@@ -33,17 +36,36 @@ async function readNow(kitchenId: string): Promise<KitchenSnapshot> {
   return found;
 }
 
-/** Larder, kit, air and facts of the request. */
-export const snapshotOf = ({ kitchenId, revision }: Head): Promise<KitchenSnapshot> =>
-  snapshots.get(keyOf(kitchenId, revision), () => readNow(kitchenId));
+/** Without what anything costs. */
+const plainOf = (snapshot: KitchenSnapshot): KitchenSnapshot => ({
+  ...snapshot,
+  ingredients: snapshot.ingredients.map(({ price: _price, ...rest }) => rest),
+  house: { ...snapshot.house, labourPerH: 0, flamePerH: 0 },
+});
+const plainSnapshots = new Lately<KitchenSnapshot>(MOST_KEPT);
+
+/** Whether who asks sees no cost: somebody without the right, or nobody known. */
+export const seesNoCost = ({ person }: Pick<Head, "person">): boolean =>
+  person !== undefined && (person === null || !may(person, "cost"));
+
+/** Larder, kit, air and facts of the request, for who asks. */
+export const snapshotOf = (head: Head): Promise<KitchenSnapshot> => {
+  const key = keyOf(head.kitchenId, head.revision);
+  const whole = () => snapshots.get(key, () => readNow(head.kitchenId));
+  return seesNoCost(head) ? plainSnapshots.get(key, async () => plainOf(await whole())) : whole();
+};
 
 /** What the kitchen’s formulas are called. */
 export const madeHereOf = ({ kitchenId, namesRevision }: Head): Promise<MadeHere> =>
   names.get(keyOf(kitchenId, namesRevision), () => formulaNames(database().db, kitchenId));
 
 /** A snapshot or list of names that a page was made of, if this process still has it. */
-export const keptSnapshot = (kitchenId: string, revision: number): Promise<KitchenSnapshot> | undefined =>
-  snapshots.known(keyOf(kitchenId, revision));
+export const keptSnapshot = (
+  kitchenId: string,
+  revision: number,
+  plain: boolean,
+): Promise<KitchenSnapshot> | undefined =>
+  (plain ? plainSnapshots : snapshots).known(keyOf(kitchenId, revision));
 export const keptNames = (kitchenId: string, revision: number): Promise<MadeHere> | undefined =>
   names.known(keyOf(kitchenId, revision));
 

@@ -1,9 +1,8 @@
 import { type ActionFunctionArgs, RouterContextProvider } from "react-router";
-import { KITCHEN_ID } from "~/demo/kitchen";
 import { loadDemo } from "~/demo/load";
-import { type Connection, database, listPeople, onlyKitchen } from "~/data";
+import { type Connection, database, firstKitchen, listPeople, openSession, signedIn } from "~/data";
 import { freshDatabase } from "~/data/testing/fresh";
-import { sectionContext } from "../context.server";
+import { addressContext, sectionContext } from "../context.server";
 
 /** Loaders and actions asked as the router asks them: a request in, what they answer out. */
 
@@ -23,24 +22,29 @@ export async function openEarlier(sql: string): Promise<Connection> {
 
 type Args = Pick<ActionFunctionArgs, "request" | "params" | "context">;
 
-/** What a route is asked with. @param as who is signed in; nobody where it is `null` */
+/** What a route is asked with. @param as who is signed in, by id; nobody where it is `null` */
 export async function argsFor(
   request: Request,
   params: Record<string, string> = {},
   as: string | null = "noor",
 ): Promise<never> {
   const { db } = database();
-  const kitchen = await onlyKitchen(db);
+  const now = new Date();
+  const who = { personId: as ?? "", tabletId: null, way: "password", now } as const;
+  const here = as === null ? null : await signedIn(db, await openSession(db, who), now);
+  const kitchen = here?.kitchen ?? (await firstKitchen(db));
   if (!kitchen) throw new Error("The demo kitchen is not there.");
-  const people = await listPeople(db, KITCHEN_ID);
-  const context = new RouterContextProvider();
   const { id: kitchenId, ...heads } = kitchen;
+  const people = await listPeople(db, kitchenId);
+  const context = new RouterContextProvider();
   context.set(sectionContext, {
     kitchenId,
     ...heads,
     people,
-    person: people.find(p => p.id === as) ?? null,
+    person: here?.person ?? null,
+    signedIn: here,
   });
+  context.set(addressContext, "127.0.0.1");
   return { request, params, context } satisfies Args as never;
 }
 

@@ -9,7 +9,7 @@ export interface Cook {
 export async function signIn(url: string, person = "noor"): Promise<Cook> {
   const answer = await fetch(`${url}/who`, {
     method: "POST",
-    body: new URLSearchParams({ person }),
+    body: new URLSearchParams({ login: person, password: "kelder-pass" }),
     redirect: "manual",
   });
   const cookie = answer.headers.get("set-cookie")?.split(";")[0];

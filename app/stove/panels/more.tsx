@@ -225,7 +225,13 @@ export function HandOverPanel({
             : null,
       }}
     >
-      <Choices label="to" hideLabel of={people.map(p => [p.id, p.name])} value={to} onChange={setTo} />
+      <Choices
+        label="to"
+        hideLabel
+        of={people.filter(p => !p.left).map(p => [p.id, p.name])}
+        value={to}
+        onChange={setTo}
+      />
       <div className="flex flex-wrap gap-3">
         <input
           aria-label="what is next"
