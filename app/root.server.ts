@@ -56,13 +56,14 @@ export const middleware: Route.MiddlewareFunction[] = [whileDatabaseIsAway, find
 /** Tells which kitchen the page is made of; the kitchen itself is fetched once for each revision. */
 export async function loader({ context }: Route.LoaderArgs): Promise<Heads> {
   const section = context.get(sectionContext);
-  if (!section.person) return { revision: null, namesRevision: null, plain: false, owner: null };
+  if (!section.person) return { revision: null, namesRevision: null, plain: false, rank: null, owner: null };
   const [snapshot, madeHere] = await Promise.all([snapshotOf(section), madeHereOf(section)]);
   context.set(firstKitchenContext, { snapshot, madeHere });
   return {
     revision: section.revision,
     namesRevision: section.namesRevision,
     plain: !may(section.person, "cost"),
+    rank: section.person.rank,
     owner: { kitchenId: section.kitchenId, personId: section.person.id },
   };
 }

@@ -1,7 +1,7 @@
-import { and, desc, eq, lt } from "drizzle-orm";
+import { and, desc, eq, lt, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import type { Queries } from "./connection";
-import { audit, person } from "./schema";
+import { audit, formula, formulaVersion, person, run } from "./schema";
 
 /** What can be done, as the audit names it. */
 export const AUDIT_VERBS = [
@@ -57,6 +57,8 @@ export interface Change {
   readonly by: string;
   readonly what: string;
   readonly subject: string;
+  /** The formula it is about, where it is about one, or about a run or a version of one. */
+  readonly formulaId: string | null;
   readonly detail: Record<string, unknown>;
 }
 
@@ -78,10 +80,14 @@ export const listChanges = (
       by: person.name,
       what: audit.what,
       subject: audit.subject,
+      formulaId: sql<string | null>`coalesce(${formula.id}, ${run.formulaId}, ${formulaVersion.formulaId})`,
       detail: audit.detail,
     })
     .from(audit)
     .innerJoin(person, eq(person.id, audit.personId))
+    .leftJoin(formula, eq(formula.id, audit.subject))
+    .leftJoin(run, eq(run.id, audit.subject))
+    .leftJoin(formulaVersion, eq(formulaVersion.id, audit.subject))
     .where(
       and(
         eq(audit.kitchenId, kitchenId),

@@ -5,6 +5,7 @@ import { type Kitchen, type Walk, atSize } from "~/core/formula";
 import { familyById } from "~/core/families";
 import { g, printDuration, printNumber } from "~/core/ground/quantity";
 import { BURNER_CLASSES, FLAT_TOPS } from "~/core/laws/reduction";
+import { useMay } from "../people/use-may";
 import { Ask } from "../ui/ask";
 import { Button } from "../ui/button";
 import { readMass } from "../ui/read";
@@ -169,6 +170,7 @@ function CookButton({
 }) {
   const ready = useSaveState(formula) === "saved" && cookable;
   const refused = useActionData<CookReply>();
+  const mayLog = useMay("log");
   const busy = useNavigation().state !== "idle";
   return (
     <Form method="post" id={COOK_FORM} className="relative flex gap-2">
@@ -193,10 +195,10 @@ function CookButton({
           </option>
         ))}
       </select>
-      <Button look="act" type="submit" disabled={!ready || busy}>
+      <Button look="act" type="submit" disabled={!ready || busy || !mayLog}>
         Cook this
       </Button>
-      <RehearseMenu ready={ready && !busy} />
+      <RehearseMenu ready={ready && !busy && mayLog} />
       {refused && "problem" in refused && (
         <p
           role="alert"

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { familyById } from "~/core/families";
 import type { Route } from "./+types/formulas";
+import { useMay } from "../people/use-may";
 import { useKitchen } from "../kitchen/context";
 import { dayOf } from "../text/format";
 import { buttonClass } from "../ui/button";
@@ -13,6 +14,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Bench · Hondaro" }];
 
 export default function Formulas({ loaderData }: Route.ComponentProps) {
   const { timeZone } = useKitchen();
+  const mayEdit = useMay("edit");
   const { words, page, pages, of } = loaderData;
   return (
     <main className="mx-auto max-w-5xl px-4 py-8 sm:px-6">
@@ -24,15 +26,19 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
         <a href="/api/formulas" download className="py-2 text-sm text-faded hover:text-copper">
           Take all away
         </a>
-        <Link to="/bench/new/file" className="py-2 text-sm text-faded hover:text-copper">
-          Bring in
-        </Link>
-        <Link to="/bench/new/words" className={buttonClass("plain")}>
-          From words
-        </Link>
-        <Link to="/bench/new" className={buttonClass("act")}>
-          New formula
-        </Link>
+        {mayEdit && (
+          <>
+            <Link to="/bench/new/file" className="py-2 text-sm text-faded hover:text-copper">
+              Bring in
+            </Link>
+            <Link to="/bench/new/words" className={buttonClass("plain")}>
+              From words
+            </Link>
+            <Link to="/bench/new" className={buttonClass("act")}>
+              New formula
+            </Link>
+          </>
+        )}
       </div>
       <ListSearch
         words={words}

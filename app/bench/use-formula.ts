@@ -1,5 +1,7 @@
 import { startTransition, useEffect, useState } from "react";
 import { useFetcher } from "react-router";
+import { refusedWords } from "~/core/things/rank";
+import { useMay } from "../people/use-may";
 import type { SaveReply, StoredHead } from "./replies";
 import { SavingLine } from "./saving-line";
 import { BenchSession, type History, type SessionWorld, type Settled } from "./session";
@@ -20,11 +22,19 @@ const DEVICE: SessionWorld["storage"] = {
   removeItem: key => localStorage.removeItem(key),
 };
 
+/** Who reads and cooks may try what would change; it is not kept. */
+const notKept = (): Promise<SaveReply> =>
+  Promise.resolve({
+    kind: "refused",
+    message: refusedWords("edit") + " What you try here stays on this device.",
+  });
+
 /**
  * The formula on the Bench, drawn as its session settles.
  * @param id of the formula, for one cook in one kitchen
  */
 export function useFormula(id: string, stored: StoredHead): Formula {
+  const mayEdit = useMay("edit");
   const { submit, data: reply } = useFetcher<SaveReply>();
   const [line] = useState(() => new SavingLine());
   useEffect(() => {
@@ -42,7 +52,7 @@ export function useFormula(id: string, stored: StoredHead): Formula {
           const timer = setTimeout(work, ms);
           return () => clearTimeout(timer);
         },
-        send: line.send,
+        send: mayEdit ? line.send : notKept,
         left,
       }),
   );

@@ -1,4 +1,5 @@
 import type { KitchenSnapshot } from "~/data";
+import type { Rank } from "~/core/things/rank";
 import type { Owner } from "../offline/queue";
 import type { KitchenAtHand, MadeHere } from "./context";
 
@@ -8,6 +9,8 @@ export interface Heads {
   readonly namesRevision: number | null;
   /** Without what things cost: that is not for everybody. */
   readonly plain: boolean;
+  /** Of who is cooking: what they may do. */
+  readonly rank: Rank | null;
   /** Who is cooking, and in which kitchen. */
   readonly owner: Owner | null;
 }

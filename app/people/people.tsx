@@ -52,12 +52,18 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
               <Button type="submit" name="intent" value="rank" className="min-h-11">
                 Set
               </Button>
-              <Button type="submit" name="intent" value="password" className="min-h-11">
-                New password
-              </Button>
-              <Button type="submit" name="intent" value="leaves" className="min-h-11">
-                Leaves
-              </Button>
+              {/* Two presses: neither is done by a slip of the thumb. */}
+              <details className="relative">
+                <summary className={buttonClass("plain", "min-h-11 cursor-pointer")}>More …</summary>
+                <span className="absolute right-0 z-10 mt-1 flex flex-col gap-2 rounded-xl border border-rule bg-paper p-3 shadow-lg">
+                  <Button type="submit" name="intent" value="password" className="min-h-11">
+                    New password
+                  </Button>
+                  <Button type="submit" name="intent" value="leaves" className="min-h-11 text-beet">
+                    Leaves the kitchen
+                  </Button>
+                </span>
+              </details>
             </Form>
           </li>
         ))}
