@@ -29,6 +29,7 @@ export default [
     route("kit/:vesselId", "kit/vessel.tsx"),
   ]),
   route("stove/:runId", "stove/stove.tsx"),
+  route("book/:versionId/card.pdf", "paper/card-file.ts"),
   route("larder.csv", "larder/export.ts", { id: "larder-csv" }),
   route("larder.json", "larder/export.ts", { id: "larder-json" }),
   route("api/formulas/:file", "api/formula-file.ts"),

@@ -17,6 +17,8 @@ export interface StoredFormula {
   /** The number an edit must name. */
   readonly rowVersion: number;
   readonly document: FormulaDocument;
+  /** Of the document: tells a printed card from what stands here now. */
+  readonly checksum: string;
   readonly editedBy: string;
   readonly editedAt: Date;
   readonly frozen: boolean;
@@ -39,6 +41,7 @@ const joined = (db: Queries) =>
       number: formulaVersion.number,
       state: formulaVersion.state,
       document: formulaVersion.document,
+      checksum: formulaVersion.checksum,
       editedBy: person.name,
       editedAt: formulaVersion.editedAt,
       frozenAt: formulaVersion.frozenAt,

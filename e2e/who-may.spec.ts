@@ -44,6 +44,7 @@ const EXPECTED: readonly (readonly [
   ["/book", "viewer", "never"],
   ["/book/:versionId", "viewer", "viewer"],
   ["/book/:versionId", "viewer", "chef", { intent: "sign" }],
+  ["/book/:versionId/card.pdf", "viewer", "never"],
   ["/batch/:runId", "viewer", "cook"],
   ["/larder", "viewer", "cook"],
   ["/larder/import", "cook", "cook"],

@@ -1,11 +1,24 @@
-import { type FormulaDocument, type KitchenData, type StepIntervals, intervalsAlong } from "../core/formula";
-import type { Result } from "../core/ground/result";
+import { type FormulaDocument, type KitchenData, type StepIntervals, intervalsAlong, openKitchen } from "../core/formula";
+import { type Result, ok } from "../core/ground/result";
+import { type Column, type ColumnAsked, columnOf, ownColumns } from "../core/standard";
 import { type Answer, type SumWorld, runSum } from "../core/sums";
 
 /** What is too heavy for the thread that answers: each runs in a thread of the pool, one at a time in each. */
 
 export const sum = (asked: { name: string; input: unknown; world: SumWorld }): Result<Answer> =>
   runSum(asked.name, asked.input, asked.world);
+
+/** The columns of a card: those asked for, or one for each of the kitchen’s own pots. */
+export const columns = (asked: {
+  document: FormulaDocument;
+  kitchen: KitchenData;
+  columns: readonly ColumnAsked[];
+}): Result<Column>[] => {
+  const kitchen = openKitchen(asked.kitchen);
+  return asked.columns.length
+    ? asked.columns.map(column => columnOf(asked.document, kitchen, column))
+    : ownColumns(asked.document, kitchen).map(column => ok(column));
+};
 
 export const intervals = (asked: {
   document: FormulaDocument;

@@ -28,7 +28,18 @@ export function Figure({
 }
 
 /** One step as a cook reads it at the stove. */
-export function CardStep({ step, index, display }: { step: Step; index: number; display: Display }) {
+export function CardStep({
+  step,
+  index,
+  display,
+  reasons = false,
+}: {
+  step: Step;
+  index: number;
+  display: Display;
+  /** Whether it says why, for who learns it. */
+  reasons?: boolean;
+}) {
   const { interval, stop } = step;
   return (
     <li className="keep grid grid-cols-[1.75rem_minmax(0,1fr)] gap-x-2 border-b border-rule py-2.5 sm:grid-cols-[1.75rem_minmax(0,1fr)_17rem] print:grid-cols-[1.75rem_minmax(0,1fr)_17rem]">
@@ -50,6 +61,7 @@ export function CardStep({ step, index, display }: { step: Step; index: number; 
             </strong>
           )}
         </p>
+        {reasons && step.why && <p className="text-sm text-sorrel">Why: {step.why}</p>}
         {step.cautions.map(caution => (
           <p key={caution} className="text-sm text-saffron-ink">
             ▲ {caution}

@@ -1,75 +1,36 @@
 import { data } from "react-router";
-import { atSize, basisOf, changedSince, deltaOf } from "~/core/formula";
-import { USUAL_DISPLAY, displaySchema } from "~/core/things/house";
-import { g } from "~/core/ground/quantity";
+import { basisOf, deltaOf } from "~/core/formula";
+import { displaySchema } from "~/core/things/house";
 import { ok } from "~/core/ground/result";
-import { attributesOf, readiness } from "~/core/standard";
-import {
-  batchesOf,
-  database,
-  findVersion,
-  recordsOf,
-  saveDisplay,
-  signVersion,
-  signaturesOf,
-  standardOf,
-} from "~/data";
+import { database, findVersion, saveDisplay, signVersion } from "~/data";
 import type { Route } from "./+types/card";
-import { basisAt, kitchenFor } from "../kitchen/kitchen.server";
+import { kitchenFor } from "../kitchen/kitchen.server";
 import { type SectionWithPerson, holds, requirePerson } from "../people/person.server";
-import { readMass } from "../ui/read";
 import { type Field, must, number, oneOf, readForm, words } from "../form.server";
 import { formOf } from "../request.server";
-import { intervalsInPool } from "../workers/pool.server";
+import { codeOf, qrOf } from "../paper/code.server";
+import { cardAsked, readCard, readyOf } from "./card-data.server";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const section = requirePerson(context, request);
-  const { kitchenId, person } = section;
-  const { db } = database();
-  const version = await findVersion(db, kitchenId, params.versionId);
-  if (!version) throw data("There is no such card in the Book.", { status: 404 });
-  const [today, kept] = await Promise.all([
-    kitchenFor(section, [version.document]),
-    version.basisHash ? basisAt(version.basisHash) : null,
-  ]);
-  const query = new URL(request.url).searchParams;
-  const asOfToday = query.get("in") === "today";
-  const kitchen = asOfToday || !kept ? today : kept;
-  const asked = query.get("base");
-  const size = asked === null ? null : readMass("The batch size", "kg")(asked);
-  const batches = await batchesOf(db, version.versionId);
-  const baseG = size?.ok ? size.value : (batches[0]?.baseG ?? version.document.base.massG);
-  const document = atSize(version.document, g(baseG));
-  const [intervals, signatures, standard, ready] = await Promise.all([
-    intervalsInPool(document, kitchen),
-    signaturesOf(db, kitchenId, version.versionId),
-    standardOf(db, kitchenId, version.id),
-    readyOf(kitchenId, version.versionId),
-  ]);
+  const url = new URL(request.url);
+  const asked = cardAsked(url.searchParams);
+  const read = await readCard(section, params.versionId, asked);
+  const { version, document, kitchen, today, ...shown } = read;
+  const printed = url.searchParams.get("printed");
   return {
-    signatures,
-    standard,
-    ready,
+    ...shown,
     maySign: holds(section, "approve"),
     basis: deltaOf(kitchen, today),
-    asOfToday,
-    since: kept ? changedSince(kept, today, today.formulas) : [],
+    asOfToday: asked.asOfToday,
     version: { ...version, document },
-    baseG,
-    times: baseG / version.document.base.massG,
-    asked,
-    refusal: size && !size.ok ? (size.problems[0]?.message ?? null) : null,
-    batches,
-    intervals,
-    display: person.display ?? USUAL_DISPLAY,
-    now: Date.now(),
+    asked: asked.base,
+    columnsAsked: asked.columns,
+    // Whoever read the code on a card on the wall asks whether that card still holds.
+    printed: printed === null ? null : { same: version.checksum.startsWith(printed), printed },
+    code: codeOf(qrOf(url.origin, version)),
+    learning: section.person.rank === "trainee",
   };
-}
-
-/** How ready a version is to be the standard; `null` where none of its batches was measured. */
-async function readyOf(kitchenId: string, versionId: string) {
-  const found = readiness(attributesOf(await recordsOf(database().db, kitchenId, versionId)));
-  return found.ok ? found.value : null;
 }
 
 /** Keeps how this cook wants amounts shown, or a signature under the version. */

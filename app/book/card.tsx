@@ -1,10 +1,11 @@
 import { Printer } from "lucide-react";
 import { useMemo } from "react";
-import { Form, Link } from "react-router";
+import { Form, Link, useSearchParams } from "react-router";
 import { basisFrom, openKitchen } from "~/core/formula";
 import { cardOf } from "~/core/standard";
 import {
   g,
+  s,
   printDuration,
   printKilograms,
   printMass,
@@ -13,9 +14,13 @@ import {
 } from "~/core/ground/quantity";
 import type { Route } from "./+types/card";
 import { useKitchen } from "../kitchen/context";
+import { costInWords } from "../text/money";
 import { bandText, daysText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
 import { CardStep, Figure, Mark } from "./card-parts";
+import { Columns } from "./columns";
+import { OnTheWall } from "./on-the-wall";
+import { PaperForm } from "./paper-form";
 import { DisplayForm } from "./display-form";
 import { Signatures } from "./signatures";
 import { SinceThen } from "./since-then";
@@ -30,9 +35,17 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   },
 ];
 
+/** So many differences are read on a card; the Versions page has them all. */
+const MOST_CHANGES = 6;
+
 export default function Card({ loaderData }: Route.ComponentProps) {
   const { signatures, standard, ready, maySign } = loaderData;
-  const { basis, asOfToday, since, version, batches, intervals, refusal, asked, display, times } = loaderData;
+  const { basis, asOfToday, since, version, batches, intervals, refusals, asked, display, times } =
+    loaderData;
+  const { columns, columnsAsked, printed, code, lastVersion, cost } = loaderData;
+  const [query] = useSearchParams();
+  const reasons = query.get("reasons") === null ? loaderData.learning : query.get("reasons") === "yes";
+  const wall = query.get("look") === "wall";
   const today = useKitchen();
   const kitchen = useMemo(() => basisFrom(basis, today), [basis, today]);
   const { document } = version;
@@ -52,23 +65,60 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               name="base"
               defaultValue={asked ?? `${printNumber(document.base.massG / 1000, 2)} kg`}
               key={document.base.massG}
-              aria-invalid={refusal ? true : undefined}
+              aria-invalid={refusals.length ? true : undefined}
               className="mt-0.5 block w-32 rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink"
             />
           </label>
-          <Button type="submit">Show this size</Button>
+          <label className="text-xs text-faded">
+            with columns for
+            <input
+              name="columns"
+              defaultValue={columnsAsked ?? ""}
+              key={columnsAsked}
+              placeholder="our pots"
+              title="Weights of the base, pots of this kitchen, multiples: 1.5 kg; Tall pot No 2; ×3. Empty: our own pots."
+              className="mt-0.5 block w-44 rounded-md border border-rule bg-enamel px-2 py-1.5 text-base text-ink"
+            />
+          </label>
+          <label className="text-xs text-faded">
+            reasons
+            <select
+              name="reasons"
+              defaultValue={reasons ? "yes" : "no"}
+              className="mt-0.5 block rounded-md border border-rule bg-enamel px-2 py-2 text-base text-ink"
+            >
+              <option value="no">left out</option>
+              <option value="yes">with each step</option>
+            </select>
+          </label>
+          <label className="text-xs text-faded">
+            type
+            <select
+              name="look"
+              defaultValue={wall ? "wall" : "card"}
+              className="mt-0.5 block rounded-md border border-rule bg-enamel px-2 py-2 text-base text-ink"
+            >
+              <option value="card">for the hand</option>
+              <option value="wall">for the wall</option>
+            </select>
+          </label>
+          <Button type="submit">Show it so</Button>
         </Form>
         <DisplayForm display={display} />
         <Button look="act" onClick={() => window.print()}>
           <Printer aria-hidden="true" className="size-4" /> Print
         </Button>
-        {refusal && (
-          <p role="alert" className="basis-full text-sm text-beet">
+        <PaperForm versionId={version.versionId} query={query} />
+        {refusals.map(refusal => (
+          <p key={refusal} role="alert" className="basis-full text-sm text-beet">
             ✕ {refusal}
           </p>
-        )}
+        ))}
       </div>
-      <article className="rounded-2xl border border-rule bg-enamel p-5 sm:p-8 print:rounded-none print:border-0 print:p-0">
+      {printed && <OnTheWall printed={printed} standard={standard} version={version} />}
+      <article
+        className={`rounded-2xl border border-rule bg-enamel p-5 sm:p-8 print:rounded-none print:border-0 print:p-0 ${wall ? "card-for-the-wall" : ""}`}
+      >
         <header className="flex flex-wrap items-start justify-between gap-x-8 gap-y-3 border-b-2 border-ink pb-4">
           <div>
             <h1 className="text-3xl">{card.name}</h1>
@@ -98,6 +148,17 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               {printDuration(card.totalS)}
             </Figure>
           </dl>
+          <figure className="hidden text-center text-xs text-faded sm:block print:block">
+            <svg
+              viewBox={`0 0 ${code.size} ${code.size}`}
+              role="img"
+              aria-label="Code of this card"
+              className="size-20"
+            >
+              <path d={code.path} fill="currentColor" className="text-ink" />
+            </svg>
+            still holds?
+          </figure>
         </header>
         {standard && standard.versionId !== version.versionId && (
           <p role="status" className="mt-3 rounded-xl border-2 border-saffron bg-saffron-wash px-4 py-2">
@@ -120,9 +181,10 @@ export default function Card({ loaderData }: Route.ComponentProps) {
         ))}
         <ol className="mt-2">
           {card.steps.map((step, index) => (
-            <CardStep key={step.id} step={step} index={index} display={display} />
+            <CardStep key={step.id} step={step} index={index} display={display} reasons={reasons} />
           ))}
         </ol>
+        {columns.length > 0 && <Columns card={card} columns={columns} display={display} />}
         {card.marks.length > 0 && (
           <section className="keep mt-5 border-t border-rule pt-4">
             <h2 className="text-lg">Marks</h2>
@@ -169,6 +231,52 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               {printMass(card.portionG)}
             </p>
           </div>
+          <div>
+            <h2 className="text-lg">Hands and pots</h2>
+            <p>
+              {printDuration(card.handsOnS)} hands on,{" "}
+              {printDuration(s(Math.max(0, card.totalS - card.handsOnS)))} by itself.{" "}
+              {card.equipment.join(", ")}.
+            </p>
+          </div>
+          {card.limits.length > 0 && (
+            <div>
+              <h2 className="text-lg">To be reached and written down</h2>
+              <ul>
+                {card.limits.map(limit => (
+                  <li key={limit}>{limit}</li>
+                ))}
+              </ul>
+            </div>
+          )}
+          {cost && (
+            <div>
+              <h2 className="text-lg">Cost</h2>
+              <p>
+                {costInWords(cost.foodCost, cost.currency)}
+                {cost.perKg !== null && `, ${costInWords(cost.perKg, cost.currency)} a kilogram`}
+                {cost.perPortion !== null && `, ${costInWords(cost.perPortion, cost.currency)} a portion`}
+                {cost.unpriced.length > 0 && ` (without ${cost.unpriced.join(", ")}: no price entered)`}
+              </p>
+            </div>
+          )}
+          {lastVersion && (
+            <div>
+              <h2 className="text-lg">Since version {lastVersion.number}</h2>
+              {lastVersion.changes.length === 0 ? (
+                <p>Nothing a cook would notice.</p>
+              ) : (
+                <ul>
+                  {lastVersion.changes.slice(0, MOST_CHANGES).map(change => (
+                    <li key={change}>{change}</li>
+                  ))}
+                  {lastVersion.changes.length > MOST_CHANGES && (
+                    <li className="text-faded">and {lastVersion.changes.length - MOST_CHANGES} more</li>
+                  )}
+                </ul>
+              )}
+            </div>
+          )}
           <div>
             <h2 className="text-lg">Batches of this version</h2>
             {batches.length === 0 ? (

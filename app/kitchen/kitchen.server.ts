@@ -37,10 +37,10 @@ async function readNow(kitchenId: string): Promise<KitchenSnapshot> {
 }
 
 /** Without what anything costs. */
-const plainOf = (snapshot: KitchenSnapshot): KitchenSnapshot => ({
-  ...snapshot,
-  ingredients: snapshot.ingredients.map(({ price: _price, ...rest }) => rest),
-  house: { ...snapshot.house, labourPerH: 0, flamePerH: 0 },
+export const withoutCost = <K extends Pick<KitchenData, "ingredients" | "house">>(kitchen: K): K => ({
+  ...kitchen,
+  ingredients: kitchen.ingredients.map(({ price: _price, ...rest }) => rest),
+  house: { ...kitchen.house, labourPerH: 0, flamePerH: 0 },
 });
 const plainSnapshots = new Lately<KitchenSnapshot>(MOST_KEPT);
 
@@ -52,7 +52,7 @@ export const seesNoCost = ({ person }: Pick<Head, "person">): boolean =>
 export const snapshotOf = (head: Head): Promise<KitchenSnapshot> => {
   const key = keyOf(head.kitchenId, head.revision);
   const whole = () => snapshots.get(key, () => readNow(head.kitchenId));
-  return seesNoCost(head) ? plainSnapshots.get(key, async () => plainOf(await whole())) : whole();
+  return seesNoCost(head) ? plainSnapshots.get(key, async () => withoutCost(await whole())) : whole();
 };
 
 /** What the kitchen’s formulas are called. */

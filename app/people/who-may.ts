@@ -39,6 +39,7 @@ export const WHO_MAY: Readonly<Record<string, Row>> = {
   "/bench/:formulaId/readings": { POST: "log" },
   "/book": { GET: "read" },
   "/book/:versionId": { GET: "read", POST: { intents: { sign: "approve" }, otherwise: "read" } },
+  "/book/:versionId/card.pdf": { GET: "read" },
   "/batch/:runId": { GET: "read", POST: "edit" },
   "/stove/:runId": { GET: "read" },
   "/larder": { GET: "read", POST: "edit" },

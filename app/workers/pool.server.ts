@@ -10,6 +10,7 @@ import {
   linesOf,
 } from "~/core/formula";
 import { type Result, refuse } from "~/core/ground/result";
+import type { Column, ColumnAsked } from "~/core/standard";
 import type { Answer, SumWorld } from "~/core/sums";
 import { Lately } from "../lately.server";
 import { database, findForecast, keepForecast } from "~/data";
@@ -70,6 +71,22 @@ export function intervalsInPool(
   const asked = { document, kitchen: onlyWhatItNeeds(document, kitchen), burnerId };
   const hash = createHash("sha256").update(JSON.stringify(asked)).digest("base64url");
   return kept.get(hash, () => workedOut(hash, asked));
+}
+
+const keptColumns = new Lately<Result<Column>[]>(MOST_KEPT);
+
+/** The columns of a card in this kitchen, one that cannot be made as its refusal; none asked for are the kitchen’s own. */
+export function columnsInPool(
+  document: FormulaDocument,
+  kitchen: KitchenData,
+  columns: readonly ColumnAsked[],
+): Promise<Result<Column>[]> {
+  const asked = { document, kitchen: onlyWhatItNeeds(document, kitchen), columns };
+  const hash = createHash("sha256").update(JSON.stringify(asked)).digest("base64url");
+  return keptColumns.get(
+    hash,
+    async () => (await pool().run(asked, { name: "columns" })) as Result<Column>[],
+  );
 }
 
 /** Worked out once: another process, or this one after a restart, finds it by what it was worked out from. */

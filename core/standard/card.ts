@@ -1,4 +1,5 @@
 import {
+  HANDS_ON,
   type FormulaDocument,
   type Kitchen,
   type StateAfterStep,
@@ -14,10 +15,11 @@ import {
   namesIn,
   relationInWords,
   shareLeft,
+  vesselPath,
   walk,
 } from "../formula";
 import type { Density, Grams, Millilitres, Seconds } from "../ground/quantity";
-import { g } from "../ground/quantity";
+import { g, s } from "../ground/quantity";
 import { firstDose } from "../laws/seasoning";
 import { letDown } from "../things/house";
 import { ALLERGENS, densityOf } from "../things/larder";
@@ -93,8 +95,14 @@ export interface Card {
   readonly totalS: Seconds;
   /** 90 % limits at the end of the line, where they are known. */
   readonly end: StepIntervals | undefined;
+  /** Of which somebody stands at it; the rest goes by itself. */
+  readonly handsOnS: Seconds;
   readonly portionG: Grams;
   readonly portions: number;
+  /** Pots and pans in the order they are taken, each once. */
+  readonly equipment: readonly string[];
+  /** What must be reached or kept, and is written down: cooling, holding. */
+  readonly limits: readonly string[];
   /** Why it cannot be made as it stands. */
   readonly problems: readonly string[];
   readonly steps: readonly CardStep[];
@@ -114,6 +122,9 @@ export interface Card {
   readonly letDown: { readonly times: number; readonly waterParts: number } | null;
   readonly notes: string;
 }
+
+/** Steps whose end a kitchen writes down. */
+const LIMITS: ReadonlySet<string> = new Set(["cool", "hold", "freeze", "thaw", "reheat"]);
 
 /**
  * The card of a formula at the size it has.
@@ -139,6 +150,13 @@ export function cardOf(
     finishedG: walked.finishedG,
     totalS: walked.totalS,
     end: intervals.at(-1),
+    handsOnS: s(
+      walked.states.reduce((sum, state) => sum + HANDS_ON[kindOf(state.step).attention] * state.durationS, 0),
+    ),
+    equipment: [...new Set(vesselPath(walked).path.map(of => of.name))],
+    limits: document.steps.flatMap((step, i) =>
+      LIMITS.has(step.kind) ? [`${titleWithPan(step, [])} ${detailOf(step, walked.states[i])}`.trim()] : [],
+    ),
     portionG: g(document.portionG),
     portions: Math.floor(walked.finishedG / document.portionG),
     problems: walked.problems.map(problem => problem.message),
@@ -178,7 +196,7 @@ function stepOf(
     title: titleWithPan(step, state?.lines.map(line => line.name) ?? []),
     detail: detailOf(step, state),
     remark: step.remark,
-    why: step.why,
+    why: step.why ?? kind.why,
     question: step.question,
     cue: step.cue ?? kind.cue,
     cautions: state ? cautionsAt(state) : kind.cautions(step),

@@ -2,6 +2,7 @@ import { g, printMass, printNumber } from "../../ground/quantity";
 import { type Problem, type Result, type Warning, ok, refuse } from "../../ground/result";
 import { geometryOfVessel } from "../../things/vessel";
 import type { FormulaDocument } from "../document/document";
+import type { Step } from "../steps";
 import type { Kitchen } from "../walk/kitchen";
 import { walk } from "../walk/walk";
 import type { Walk } from "../walk/walked";
@@ -29,10 +30,21 @@ export function begin(
   factor: number,
 ): Result<{ cache: WalkCache; multiplied: Walk; fond: ReturnType<typeof liftFond> }> {
   const cache = new WalkCache();
-  const multiplied = walk(plain, kitchen, { cache });
+  const roomy = withRoom(plain, walk(plain, kitchen, { cache }));
+  const multiplied = walk(roomy, kitchen, { cache });
   if (multiplied.problems.length) return refuse(...multiplied.problems);
-  return ok({ cache, multiplied, fond: liftFond(plain, original, multiplied, factor) });
+  return ok({ cache, multiplied, fond: liftFond(roomy, original, multiplied, factor) });
 }
+
+/** A pot that was named for the batch as written is let go where this one runs over: the walk finds another. */
+const withRoom = (document: FormulaDocument, walked: Walk): FormulaDocument => ({
+  ...document,
+  steps: document.steps.map((step, i) =>
+    "vesselId" in step && walked.states[i]?.warnings.some(w => w.code === "OVERFLOW")
+      ? ({ ...step, vesselId: undefined } as Step)
+      : step,
+  ),
+});
 
 /** Deglazing liquid goes with the floor of the pan, not with the batch. */
 function liftFond(

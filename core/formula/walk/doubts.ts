@@ -1,6 +1,6 @@
 import { saltDoubt } from "../../things/larder";
 import { liquorMass, potMass, volumeMlOf } from "../../things/pot";
-import { printMass, printNumber } from "../../ground/quantity";
+import { ml, printMass, printNumber, printVolume } from "../../ground/quantity";
 import type { FactValues } from "../../ground/facts";
 import type { Warning } from "../../ground/result";
 import { geometryOfVessel, limitsOf } from "../../things/vessel";
@@ -29,6 +29,7 @@ import {
 import { isSalt, pendingSalty, saltTargetPct } from "./salt-lock";
 import { INTENSITY } from "../document/served-as";
 import { kindOf, placeOf } from "../steps";
+import { filledMl } from "../steps/shared";
 import type { StateAfterStep } from "./walked";
 
 /** A pan that boils dairy may be this full. Source: `fillFoam`, common practice, no source. */
@@ -82,6 +83,7 @@ export function doubtsAlong(
       saltDoses(state, along.heaviest[i] ?? 0),
       modelStops(state),
       saltTooEarly(document, states, i),
+      runsOver(state, facts),
       boilOver(state, before, along.dairy[i] ?? 0),
       herbsBeforeOil(document, states, i),
       fondLost(states, i),
@@ -176,6 +178,21 @@ function saltTooEarly(
       },
     ];
   return waits;
+}
+
+/** A pot that was named holds what it holds: more than that is on the stove. */
+function runsOver(state: StateAfterStep, facts: FactValues): readonly Warning[] {
+  const { vessel, pot } = state;
+  if (!vessel || vessel.use === "tray" || liquorMass(pot) === 0) return NONE;
+  const inItMl = filledMl(pot, facts);
+  const { capacityMl } = geometryOfVessel(vessel);
+  if (inItMl <= capacityMl) return NONE;
+  return [
+    {
+      code: "OVERFLOW",
+      message: `It runs over: ${printVolume(ml(inItMl))} do not go into ${vessel.name}, which holds ${printVolume(ml(capacityMl))} to the rim. Take a larger one, or share it out.`,
+    },
+  ];
 }
 
 function boilOver(
