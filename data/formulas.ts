@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { and, asc, count, desc, eq, exists, inArray, like, max, ne, or, sql } from "drizzle-orm";
+import { and, asc, count, desc, eq, exists, inArray, isNull, like, max, ne, or, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type FormulaDocument, readFormula } from "../core/formula";
 import { valueOf } from "../core/ground/result";
@@ -8,6 +8,7 @@ import { inserted } from "./database-errors";
 import { raiseNames } from "./in-kitchen";
 import type { Database, Queries } from "./connection";
 import { batch, formula, formulaVersion, person, run } from "./schema";
+import { type Search, matches, searchedOf, token } from "./searched";
 
 export interface StoredFormula {
   readonly id: string;
@@ -28,6 +29,13 @@ export interface StoredFormula {
   readonly reason: string | null;
   readonly parentId: string | null;
 }
+
+/** A document with what is derived from it, as it is kept. */
+export const contentOf = (document: FormulaDocument) => ({
+  document,
+  checksum: checksumOf(document),
+  searched: searchedOf(document),
+});
 
 export const checksumOf = (document: FormulaDocument): string =>
   createHash("sha256").update(JSON.stringify(document)).digest("hex");
@@ -193,6 +201,7 @@ export async function documentsOf(
 /** A card of the Book, as its list shows it. */
 export interface CookedVersion {
   readonly versionId: string;
+  readonly formulaId: string;
   readonly name: string;
   readonly number: number;
   readonly state: StoredFormula["state"];
@@ -201,11 +210,18 @@ export interface CookedVersion {
   readonly batches: number;
 }
 
-/** Versions that were cooked or signed, by name: the standard of each first, what is retired last, else the newest first. */
+/**
+ * Versions that were cooked or signed, by name: the standard of each first, what is retired last, else the newest first.
+ */
 export async function listCooked(
   db: Queries,
   kitchenId: string,
-  { words = "", from = 0, most = 1000 }: { words?: string; from?: number; most?: number } = {},
+  {
+    search,
+    state = null,
+    from = 0,
+    most = 1000,
+  }: { search?: Search; state?: StoredFormula["state"] | null; from?: number; most?: number } = {},
 ): Promise<{ readonly cards: readonly CookedVersion[]; readonly of: number }> {
   // Asked of each version whether it was cooked, and of those on the page how often: a ledger of many batches is not read.
   const cooked = db
@@ -213,11 +229,17 @@ export async function listCooked(
     .from(run)
     .where(eq(run.formulaVersionId, formulaVersion.id));
   const signed = ne(formulaVersion.state, "draft");
-  const mine = and(eq(formula.kitchenId, kitchenId), ...namedLike(words), or(exists(cooked), signed));
+  const mine = and(
+    eq(formula.kitchenId, kitchenId),
+    (search && matches(search)) ?? undefined,
+    state === null ? undefined : eq(formulaVersion.state, state),
+    or(signed, exists(cooked)),
+  );
   const [cards, [counted]] = await Promise.all([
     db
       .select({
         versionId: formulaVersion.id,
+        formulaId: formula.id,
         name: formula.name,
         number: formulaVersion.number,
         state: formulaVersion.state,
@@ -247,6 +269,71 @@ export async function listCooked(
   return { cards, of: counted?.n ?? 0 };
 }
 
+/** Formulas that draw on some others, however far down, those themselves included. */
+export async function drawingOn(db: Queries, kitchenId: string, ids: readonly string[]): Promise<string[]> {
+  const all = new Set(ids);
+  let wanted = [...ids];
+  while (wanted.length) {
+    const query = wanted.map(id => token("formula", id)).join(" ");
+    const rows = await db
+      .select({ id: formula.id })
+      .from(formula)
+      .innerJoin(formulaVersion, eq(formulaVersion.id, formula.currentVersionId))
+      .where(
+        and(
+          eq(formula.kitchenId, kitchenId),
+          sql`match(${formulaVersion.searched}) against (${query} in boolean mode)`,
+        ),
+      );
+    wanted = rows.map(row => row.id).filter(id => !all.has(id));
+    for (const id of wanted) all.add(id);
+  }
+  return [...all];
+}
+
+/** Formulas into which some things of the larder go, of themselves or by a formula they draw on. */
+export async function holdingAny(
+  db: Queries,
+  kitchenId: string,
+  ingredients: readonly string[],
+): Promise<string[]> {
+  if (!ingredients.length) return [];
+  const rows = await db
+    .select({ id: formula.id })
+    .from(formula)
+    .innerJoin(formulaVersion, eq(formulaVersion.id, formula.currentVersionId))
+    .where(
+      and(
+        eq(formula.kitchenId, kitchenId),
+        sql`match(${formulaVersion.searched}) against (${ingredients.map(id => token("larder", id)).join(" ")} in boolean mode)`,
+      ),
+    );
+  return drawingOn(
+    db,
+    kitchenId,
+    rows.map(row => row.id),
+  );
+}
+
+/** Writes down what versions of before that was kept are found by. */
+export async function fillSearched(db: Queries): Promise<void> {
+  for (;;) {
+    const rows = await db
+      .select({ id: formulaVersion.id, document: formulaVersion.document })
+      .from(formulaVersion)
+      .where(isNull(formulaVersion.searched))
+      .limit(200);
+    if (!rows.length) return;
+    for (const { id, document } of rows) {
+      const read = readFormula(document);
+      await db
+        .update(formulaVersion)
+        .set({ searched: read.ok ? searchedOf(read.value) : "" })
+        .where(eq(formulaVersion.id, id));
+    }
+  }
+}
+
 /**
  * Writes a new formula as its version 1. Whoever sends it names its id: sent twice because an answer got lost, it is
  * made once.
@@ -273,8 +360,7 @@ export async function insertFormula(
     number: 1,
     state: "draft",
     parentId: null,
-    document,
-    checksum: checksumOf(document),
+    ...contentOf(document),
     editedBy: personId,
     editedAt: now,
     frozenAt: null,
@@ -323,7 +409,7 @@ export async function saveFormula(
     const current = await findFormula(tx, kitchenId, id);
     if (!current) return false;
     if (before?.name !== document.name) await raiseNames(tx, kitchenId);
-    const content = { document, checksum: checksumOf(document), editedBy: personId, editedAt: now };
+    const content = { ...contentOf(document), editedBy: personId, editedAt: now };
     if (current.frozen) {
       const versionId = ulid();
       await tx.insert(formulaVersion).values({

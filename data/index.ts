@@ -43,6 +43,8 @@ export {
 export {
   type SaveOutcome,
   documentsOf,
+  drawingOn,
+  holdingAny,
   findFormula,
   findVersion,
   formulaNames,
@@ -106,3 +108,4 @@ export {
 } from "./kit";
 export { isAway } from "./database-errors";
 export { markOf } from "./seen";
+export type { Search, SearchWord } from "./searched";

@@ -178,7 +178,13 @@ describe("runs", () => {
     const { cards, of } = await listCooked(connection.db, KITCHEN_ID);
     expect(cards.map(c => c.versionId)).toContain(versionId);
     expect(of).toBe(cards.length);
-    expect((await listCooked(connection.db, KITCHEN_ID, { words: "no such card" })).cards).toEqual([]);
+    expect(
+      (
+        await listCooked(connection.db, KITCHEN_ID, {
+          search: { words: [{ word: "nosuchcard", families: [], ingredients: [], formulas: [] }], family: null, without: { ingredients: [], formulas: [] } },
+        })
+      ).cards,
+    ).toEqual([]);
     expect((await listCooked(connection.db, KITCHEN_ID, { from: of })).cards).toEqual([]);
   });
 

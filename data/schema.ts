@@ -10,6 +10,7 @@ import {
   mysqlEnum,
   mysqlTable,
   primaryKey,
+  text,
   unique,
   varchar,
 } from "drizzle-orm/mysql-core";
@@ -254,6 +255,8 @@ export const formulaVersion = mysqlTable(
     parentId: id(),
     document: json<FormulaDocument>()().notNull(),
     checksum: char({ length: 64 }).notNull(),
+    /** What it is found by, derived from the document: see `searched.ts`. A full-text index stands on it. */
+    searched: text(),
     /** Why it was kept, restored or branched. */
     reason: varchar({ length: 300 }),
     editedBy: id()

@@ -7,7 +7,7 @@ import type { Queries, Transacting } from "./connection";
 import {
   type SaveOutcome,
   type StoredFormula,
-  checksumOf,
+  contentOf,
   findFormula,
   findVersion,
   nextNumber,
@@ -110,8 +110,7 @@ async function putOnTop(
     number: await nextNumber(tx, next.id),
     state: next.state,
     parentId: next.parentId,
-    document: next.document,
-    checksum: checksumOf(next.document),
+    ...contentOf(next.document),
     reason: next.reason,
     editedBy: next.personId,
     editedAt: next.now,

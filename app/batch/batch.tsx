@@ -5,6 +5,7 @@ import { useKitchen } from "../kitchen/context";
 import { SinceThen } from "../book/since-then";
 import { clockTime, dayOf } from "../text/format";
 import { buttonClass } from "../ui/button";
+import { LabelsForm } from "./labels-form";
 import { BatchFigures } from "./batch-figures";
 
 export { action, loader } from "./batch.server";
@@ -28,6 +29,7 @@ export default function Batch({ loaderData }: Route.ComponentProps) {
       <h1 className="text-3xl">{name}: the batch</h1>
       <SinceThen since={since} card={card} />
       <BatchFigures record={batch.record} people={people} />
+      <LabelsForm runId={batch.runId} />
       <div className="mt-8 flex flex-wrap gap-3">
         <Link to={card} className={buttonClass("act")}>
           The card of this batch

@@ -1,12 +1,12 @@
-import { FAMILIES } from "~/core/families";
 import { openKitchen, walk, panOf } from "~/core/formula";
 import { printKilograms, g } from "~/core/ground/quantity";
 import { BANDS, bandOf } from "~/core/laws/texture";
-import { ALLERGENS, ALLERGEN_IDS, type Ingredient, plainName } from "~/core/things/larder";
+import type { Ingredient } from "~/core/things/larder";
 import { type KitchenSnapshot, type MeantWord, database, lastCooked, listFormulas } from "~/data";
 import type { Route } from "./+types/formulas";
 import { drawnOnBy, snapshotOf } from "../kitchen/kitchen.server";
 import { Lately } from "../lately.server";
+import { bearing, meantBy } from "../search/meant-by.server";
 import { pageAsked, pagesOf, partOf } from "../page.server";
 import { type SectionWithPerson, requirePerson } from "../people/person.server";
 
@@ -16,7 +16,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
   const asked = pageAsked(request);
   const { db } = database();
   const snapshot = await snapshotOf(section);
-  const meant = meantBy(asked.words, snapshot.ingredients);
+  const meant = withBodies(asked.words, snapshot.ingredients);
   // What a formula makes is worked out, not stored: only who asks for a body waits for it.
   const bodies = meant.some(word => word.bodies.length)
     ? await bodiesOf(section, snapshot, BODIES_WITHIN_MS)
@@ -107,26 +107,12 @@ async function bodiesOf(
   return { found, left };
 }
 
-/** A shorter word is in too many names to mean one of them. */
-const SHORTEST = 3;
-
-/** What each word may mean: a part of a name, a family, a thing that goes in, an allergen, a body. */
-function meantBy(words: string, ingredients: readonly Ingredient[]): (MeantWord & { bodies: string[] })[] {
-  return words
-    .split(/\s+/)
-    .filter(Boolean)
-    .map(word => {
-      const plain = plainName(word);
-      const bears = (name: string) => plain.length >= SHORTEST && plainName(name).includes(plain);
-      const allergens = ALLERGEN_IDS.filter(id => bears(ALLERGENS[id]) || bears(id));
-      return {
-        word,
-        formulas: [],
-        bodies: BANDS.filter(band => bears(band.name)).map(band => band.name),
-        families: FAMILIES.filter(family => bears(family.name)).map(family => family.id),
-        ingredients: ingredients
-          .filter(i => [i.name, ...i.aliases].some(bears) || i.allergens?.some(a => allergens.includes(a)))
-          .map(i => i.id),
-      };
-    });
-}
+/** What each word may mean, a body too. */
+const withBodies = (
+  words: string,
+  ingredients: readonly Ingredient[],
+): (MeantWord & { bodies: string[] })[] =>
+  meantBy(words, ingredients).map(meant => ({
+    ...meant,
+    bodies: BANDS.filter(band => bearing(meant.word)(band.name)).map(band => band.name),
+  }));

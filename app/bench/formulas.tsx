@@ -90,7 +90,7 @@ export default function Formulas({ loaderData }: Route.ComponentProps) {
           </li>
         ))}
       </ul>
-      <Pager words={words} page={page} pages={pages} />
+      <Pager asked={words ? { q: words } : {}} page={page} pages={pages} />
     </main>
   );
 }

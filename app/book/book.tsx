@@ -1,33 +1,136 @@
-import { Link } from "react-router";
+import { useMemo, useRef } from "react";
+import { Form, Link, useSubmit } from "react-router";
+import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/book";
 import { StateBadge } from "./state-badge";
-import { buttonClass } from "../ui/button";
-import { ListSearch, Pager } from "../ui/pager";
+import { Button, buttonClass } from "../ui/button";
+import { type ScreenCommand, useCommands } from "../ui/commands";
+import { Pager } from "../ui/pager";
 
 export { loader } from "./book.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Book · Hondaro" }];
 
+const FIELD = "h-11 rounded-md border border-rule bg-enamel px-2";
+
 export default function Book({ loaderData }: Route.ComponentProps) {
-  const { cards, words, page, pages, of } = loaderData;
+  const { cards, words, page, pages, of, meant, family, state, without, families, allergens } = loaderData;
+  const asked = {
+    ...(words && { q: words }),
+    ...(family && { family }),
+    ...(state && { state }),
+    ...(without && { without }),
+  };
+  const narrowed = Object.keys(asked).length > 0;
+  const submit = useSubmit();
+  const box = useRef<HTMLInputElement>(null);
+  const commands = useMemo<ScreenCommand[]>(
+    () => [
+      { id: "look", label: "Look for a card", group: "Book", keys: "/", run: () => box.current?.select() },
+    ],
+    [],
+  );
+  useCommands(commands);
   return (
     <main className="mx-auto max-w-5xl px-4 py-8 sm:px-6">
-      <h1 className="text-3xl">Book</h1>
+      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
+        <h1 className="grow text-3xl">Book</h1>
+        {of > 0 && (
+          <a
+            href={`/book.pdf?${new URLSearchParams(asked)}`}
+            className="text-sm text-faded underline underline-offset-4 hover:text-copper"
+          >
+            These cards as one PDF, with contents
+          </a>
+        )}
+      </div>
       <p className="mt-1 text-faded">
         A card for every version that was cooked or signed. It says what was cooked and never changes.
       </p>
-      <ListSearch
-        words={words}
-        page={page}
-        pages={pages}
-        of={of}
-        what={["card", "cards"]}
-        placeholder="stock, glace, pan sauce …"
-      />
-      {cards.length === 0 && (words || page > 1) ? (
+      <Form
+        method="get"
+        role="search"
+        onChange={event => {
+          if (event.target instanceof HTMLSelectElement) void submit(event.currentTarget);
+        }}
+        className="mt-5 flex flex-wrap items-center gap-3"
+      >
+        <input
+          ref={box}
+          type="search"
+          name="q"
+          defaultValue={words}
+          key={words}
+          aria-label="Look for a card"
+          placeholder="stock, butter, glaze …"
+          className={`${FIELD} w-64 px-3`}
+        />
+        <select
+          name="family"
+          aria-label="Family"
+          defaultValue={family ?? ""}
+          key={`f${family}`}
+          className={FIELD}
+        >
+          <option value="">every family</option>
+          {families.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <select
+          name="state"
+          aria-label="State"
+          defaultValue={state ?? ""}
+          key={`s${state}`}
+          className={FIELD}
+        >
+          <option value="">every state</option>
+          {["standard", "trial", "draft", "retired"].map(one => (
+            <option key={one}>{one}</option>
+          ))}
+        </select>
+        <select
+          name="without"
+          aria-label="Without a recorded allergen"
+          defaultValue={without ?? ""}
+          key={`w${without}`}
+          className={FIELD}
+        >
+          <option value="">whatever is in it</option>
+          {allergens.map(({ id, name }) => (
+            <option key={id} value={id}>
+              without recorded {name}
+            </option>
+          ))}
+        </select>
+        <Button type="submit" className="min-h-11">
+          Look
+        </Button>
+        <span role="status" className="text-faded">
+          {printNumber(of)} {of === 1 ? "card" : "cards"}
+          {pages > 1 && `, page ${page} of ${pages}`}
+        </span>
+      </Form>
+      {meant && (
+        <p className="mt-3">
+          Nothing here is called “{words}”. This is what “<b>{meant}</b>” finds.
+        </p>
+      )}
+      {without && (
+        <p className="mt-3 text-sm text-saffron-ink">
+          ▲ As recorded in the ingredients, never free from anything: cross-contact in the kitchen is not seen
+          here.
+        </p>
+      )}
+      {cards.length === 0 && (narrowed || page > 1) ? (
         <p className="mt-8">
-          {words ? `No card here is called “${words}”.` : "The list ends before this page."}
+          {narrowed ? "No card here is like that." : "The list ends before this page."}{" "}
+          <Link to="/book" className="underline underline-offset-4">
+            The whole Book
+          </Link>
         </p>
       ) : cards.length === 0 ? (
         <>
@@ -46,6 +149,11 @@ export default function Book({ loaderData }: Route.ComponentProps) {
               >
                 <span className="font-display text-xl font-semibold group-hover:text-copper">
                   {card.name} <StateBadge state={card.state} />
+                  {card.notKnown && (
+                    <span className="ml-2 font-sans text-sm font-normal text-saffron-ink">
+                      allergens not known
+                    </span>
+                  )}
                 </span>
                 <span className="text-sm text-faded">
                   version {card.number} · {card.editedBy} ·{" "}
@@ -60,7 +168,7 @@ export default function Book({ loaderData }: Route.ComponentProps) {
           ))}
         </ul>
       )}
-      <Pager words={words} page={page} pages={pages} />
+      <Pager asked={asked} page={page} pages={pages} />
     </main>
   );
 }

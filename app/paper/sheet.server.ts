@@ -62,10 +62,11 @@ export class Sheet {
   /** Drawn at the head of every paper but the first of its card. */
   onNext: (() => void) | null = null;
 
-  constructor(paper: Paper, title: string, scale = 1) {
+  /** @param paper a paper by name, or its width and height in points */
+  constructor(paper: Paper | readonly [number, number], title: string, scale = 1) {
     const margin = paper === "A5" ? 28 : 42;
     this.doc = new PDFDocument({
-      size: [...SIZES[paper]],
+      size: [...(typeof paper === "string" ? SIZES[paper] : paper)],
       margin: 0,
       autoFirstPage: true,
       bufferPages: true,
@@ -128,6 +129,23 @@ export class Sheet {
     this.onNext?.();
   }
 
+  get pages(): number {
+    return this.doc.bufferedPageRange().count;
+  }
+
+  /** Goes back to a paper, counted from 0, to write from its top. */
+  turnTo(page: number): void {
+    this.doc.switchToPage(page);
+    this.y = this.#top;
+  }
+
+  /** What stands where: words at the left, a number at the right. */
+  leader(what: string, where: string): void {
+    const height = this.at(what, this.left, this.y, this.width * 0.86, {});
+    this.at(where, this.left, this.y, this.width, { align: "right" });
+    this.y += height + 5;
+  }
+
   rule(colour = RULE, weight = 0.6): void {
     this.doc
       .moveTo(this.left, this.y)
@@ -144,8 +162,9 @@ export class Sheet {
     this.doc.save().translate(x, y).scale(module).path(code.path).fill(INK).restore();
   }
 
-  get page(): number {
-    return this.doc.bufferedPageRange().count;
+  /** Hands it over as it is, without a foot. */
+  bare(): Promise<Buffer> {
+    return handOver(this.doc);
   }
 
   /** Numbers the papers and hands them over. */
@@ -162,7 +181,7 @@ export class Sheet {
 }
 
 /** All that a document writes, in one piece. */
-export function handOver(doc: PDFKit.PDFDocument): Promise<Buffer> {
+function handOver(doc: PDFKit.PDFDocument): Promise<Buffer> {
   return new Promise((resolve, reject) => {
     const chunks: Buffer[] = [];
     doc.on("data", (chunk: Buffer) => chunks.push(chunk));

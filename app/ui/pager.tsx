@@ -39,10 +39,16 @@ export function ListSearch({
 }
 
 /** The pages beside the one that is shown. */
-export function Pager({ words, page, pages }: PagerProps) {
+export function Pager({
+  asked,
+  page,
+  pages,
+}: Pick<PagerProps, "page" | "pages"> & {
+  /** What else the list is asked for. */
+  asked: Readonly<Record<string, string>>;
+}) {
   if (pages < 2) return null;
-  const to = (other: number) =>
-    `?${new URLSearchParams({ ...(words && { q: words }), page: String(other) }).toString()}`;
+  const to = (other: number) => `?${new URLSearchParams({ ...asked, page: String(other) }).toString()}`;
   return (
     <nav aria-label="Pages" className="mt-4 flex gap-4">
       {page > 1 && <Link to={to(page - 1)}>← Page {page - 1}</Link>}

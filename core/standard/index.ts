@@ -1,3 +1,4 @@
+export { type ContainerLabel, FROZEN_DAYS, type Kept, labelFor } from "./label";
 export {
   type Column,
   type ColumnAsked,
