@@ -17,6 +17,7 @@ export default [
     route("bench/:formulaId/other-main", "bench/new/other-main.tsx"),
     route("bench/:formulaId/card", "bench/to-card.ts"),
     route("bench/:formulaId/versions", "bench/versions/versions.tsx"),
+    route("bench/:formulaId/daughters", "api/daughters.ts"),
     route("bench/:formulaId/readings", "api/body-readings.ts"),
     route("book", "book/book.tsx"),
     route("book/:versionId", "book/card.tsx"),

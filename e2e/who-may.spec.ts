@@ -1,90 +1,13 @@
 import { type APIRequestContext, expect, request, test } from "@playwright/test";
-import type { RouteConfigEntry } from "@react-router/dev/routes";
-import { WHO_MAY } from "../app/people/who-may";
-import routes from "../app/routes";
 import { PASSWORD } from "./kitchen";
+import { EXPECTED, type Least, RANKS, type Rank } from "./who-may-table";
 
-type Rank = "nobody" | "viewer" | "trainee" | "cook" | "chef";
-const RANKS: readonly Rank[] = ["nobody", "viewer", "trainee", "cook", "chef"];
 const LOGINS: Readonly<Record<Exclude<Rank, "nobody">, string>> = {
   viewer: "sana",
   trainee: "petr",
   cook: "noor",
   chef: "ilse",
 };
-
-/**
- * The least rank that may read a route and send to it, written down here once more and by hand: what the application goes
- * by is held against it, asked over the wire. “never” is refused to everybody.
- */
-type Least = Rank | "never";
-const EXPECTED: readonly (readonly [
-  pattern: string,
-  get: Least,
-  post: Least,
-  fields?: Record<string, string>,
-])[] = [
-  ["/who", "nobody", "nobody"],
-  ["/first", "nobody", "nobody"],
-  ["/me", "viewer", "viewer"],
-  ["/people", "chef", "chef"],
-  ["/people/changes", "chef", "never"],
-  ["/", "viewer", "never"],
-  ["/bench", "viewer", "never"],
-  ["/bench/new", "viewer", "cook", { name: "x".repeat(500) }],
-  ["/bench/new/words", "cook", "cook"],
-  ["/bench/new/file", "cook", "cook"],
-  ["/bench/new/:familyId", "cook", "cook"],
-  ["/bench/:formulaId", "viewer", "trainee"],
-  ["/bench/:formulaId", "viewer", "cook", { "{": '"intent":"save"}' }],
-  ["/bench/:formulaId/other-main", "cook", "cook"],
-  ["/bench/:formulaId/card", "viewer", "never"],
-  ["/bench/:formulaId/versions", "viewer", "cook"],
-  ["/bench/:formulaId/readings", "never", "trainee"],
-  ["/book", "viewer", "never"],
-  ["/book/:versionId", "viewer", "viewer"],
-  ["/book/:versionId", "viewer", "chef", { intent: "sign" }],
-  ["/book.pdf", "viewer", "never"],
-  ["/book/:versionId/card.pdf", "viewer", "never"],
-  ["/batch/:runId", "viewer", "cook"],
-  ["/batch/:runId/labels.pdf", "viewer", "never"],
-  ["/larder", "viewer", "cook"],
-  ["/larder/import", "cook", "cook"],
-  ["/larder/:ingredientId", "viewer", "cook"],
-  ["/kit", "viewer", "cook"],
-  ["/kit/figures", "viewer", "cook"],
-  ["/kit/:vesselId", "viewer", "cook"],
-  ["/stove/:runId", "viewer", "never"],
-  ["/larder.csv", "cook", "never"],
-  ["/larder.json", "cook", "never"],
-  ["/api/formulas/:file", "viewer", "never"],
-  ["/api/formulas", "viewer", "never"],
-  ["/kitchen/:file", "viewer", "never"],
-  // A stream does not end: asked for by its head alone it is not asked for here.
-  ["/api/live", "viewer", "never"],
-  ["/api/words", "never", "nobody"],
-  ["/api/sums", "nobody", "never"],
-  ["/api/sums/:name", "never", "nobody"],
-  ["/api/runs/:runId/events", "never", "trainee"],
-  ["/api/runs/:runId/photos", "never", "trainee"],
-  ["/api/photos/:photoId", "viewer", "never"],
-  ["/api/devices", "viewer", "never"],
-  // An instrument has a secret of its own; whoever is signed in has not.
-  ["/api/devices/:key/readings", "never", "never"],
-  ["/api/rehearsals/:runId", "viewer", "never"],
-];
-
-const patternsOf = (entries: readonly RouteConfigEntry[]): string[] =>
-  entries.flatMap(entry => [
-    ...(entry.path !== undefined || entry.index ? [`/${entry.path ?? ""}`] : []),
-    ...patternsOf(entry.children ?? []),
-  ]);
-
-test("every route has a row that says who may come in, and no row is left over", () => {
-  const all = patternsOf(routes).sort();
-  expect(Object.keys(WHO_MAY).sort()).toEqual(all);
-  expect([...new Set(EXPECTED.map(([pattern]) => pattern))].sort()).toEqual(all);
-});
 
 const reaches = (rank: Rank, least: Least): boolean =>
   least !== "never" && RANKS.indexOf(rank) >= RANKS.indexOf(least);

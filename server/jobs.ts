@@ -1,4 +1,4 @@
-import { type FormulaDocument, type KitchenData, type StepIntervals, intervalsAlong, openKitchen } from "../core/formula";
+import { type DaughterMoved, type FormulaDocument, type KitchenData, type StepIntervals, intervalsAlong, motherChange, openKitchen } from "../core/formula";
 import { type Result, ok } from "../core/ground/result";
 import { type Column, type ColumnAsked, columnOf, ownColumns } from "../core/standard";
 import { type Answer, type SumWorld, runSum } from "../core/sums";
@@ -19,6 +19,14 @@ export const columns = (asked: {
     ? asked.columns.map(column => columnOf(asked.document, kitchen, column))
     : ownColumns(asked.document, kitchen).map(column => ok(column));
 };
+
+/** What a change of a mother does to what is made of it. */
+export const impact = (asked: {
+  kitchen: KitchenData;
+  id: string;
+  before: FormulaDocument;
+  after: FormulaDocument;
+}): DaughterMoved[] => motherChange(asked.kitchen, asked.id, asked.before, asked.after);
 
 export const intervals = (asked: {
   document: FormulaDocument;

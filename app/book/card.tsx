@@ -217,6 +217,9 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               to be confirmed). {card.keeps.words}
             </p>
             <p className="text-sm text-faded">Follow your local food code.</p>
+            {card.houseTerms.map(term => (
+              <p key={term}>{term}</p>
+            ))}
             {card.letDown && (
               <p>
                 <strong>× {printNumber(card.letDown.times, 1)}</strong>: 1 part and{" "}

@@ -278,6 +278,7 @@ function facts(sheet: Sheet, { card, cost, lastVersion, wall }: CardPrint): void
     card.letDown &&
       `× ${printNumber(card.letDown.times, 1)}: 1 part and ${printNumber(card.letDown.waterParts, 1)} parts of water give the ${card.base.name} back.`,
   );
+  part("In this house", ...card.houseTerms);
   part("To be reached and written down", ...card.limits);
   if (!wall) work(part, card, cost, lastVersion);
   writeParts(sheet, parts);

@@ -50,6 +50,7 @@ function rowsOf(label: ContainerLabel, { kitchen, demo }: { kitchen: string; dem
     },
     label.guests ? { text: label.guests, size: 1, face: "bold", colour: STOP } : null,
     label.wrongName ? { text: label.wrongName, size: 0.9, colour: STOP } : null,
+    ...label.houseTerms.map((text): Row => ({ text, size: 0.9 })),
     letDown
       ? {
           text: `×${printNumber(letDown.times, 1)}: 1 part + ${printNumber(letDown.waterParts, 1)} parts of water`,

@@ -36,6 +36,7 @@ export const WHO_MAY: Readonly<Record<string, Row>> = {
   "/bench/:formulaId/other-main": { GET: "edit", POST: "edit" },
   "/bench/:formulaId/card": { GET: "read" },
   "/bench/:formulaId/versions": { GET: "read", POST: "edit" },
+  "/bench/:formulaId/daughters": { GET: "read" },
   "/bench/:formulaId/readings": { POST: "log" },
   "/book": { GET: "read" },
   "/book/:versionId": { GET: "read", POST: { intents: { sign: "approve" }, otherwise: "read" } },

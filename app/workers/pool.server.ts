@@ -3,6 +3,7 @@ import { resolve } from "node:path";
 import { pathToFileURL } from "node:url";
 import { Piscina } from "piscina";
 import {
+  type DaughterMoved,
   type FormulaDocument,
   type KitchenData,
   type StepIntervals,
@@ -72,6 +73,15 @@ export function intervalsInPool(
   const hash = createHash("sha256").update(JSON.stringify(asked)).digest("base64url");
   return kept.get(hash, () => workedOut(hash, asked));
 }
+
+/** What a change of a formula does to those that draw on it. */
+export const impactInPool = (
+  kitchen: KitchenData,
+  id: string,
+  before: FormulaDocument,
+  after: FormulaDocument,
+): Promise<DaughterMoved[]> =>
+  pool().run({ kitchen, id, before, after }, { name: "impact" }) as Promise<DaughterMoved[]>;
 
 const keptColumns = new Lately<Result<Column>[]>(MOST_KEPT);
 

@@ -18,6 +18,7 @@ import {
   vesselPath,
   walk,
 } from "../formula";
+import { houseTermsIn } from "../words";
 import type { Density, Grams, Millilitres, Seconds } from "../ground/quantity";
 import { g, s } from "../ground/quantity";
 import { firstDose } from "../laws/seasoning";
@@ -120,6 +121,8 @@ export interface Card {
   readonly keeps: { readonly days: number; readonly atC: number; readonly words: string };
   /** How it gives its base back; `null` where nothing was reduced. */
   readonly letDown: { readonly times: number; readonly waterParts: number } | null;
+  /** Words of its name that this house has settled for itself, with what they mean here. */
+  readonly houseTerms: readonly string[];
   readonly notes: string;
 }
 
@@ -177,6 +180,7 @@ export function cardOf(
       words: document.storage.words,
     },
     letDown: left === null ? null : letDown(left),
+    houseTerms: houseTermsIn(document.name, kitchen.data.house),
     notes: document.notes,
   };
 }

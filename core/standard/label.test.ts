@@ -44,6 +44,16 @@ describe("a container label", () => {
     });
     expect(label(GLACE_ID).letDown?.waterParts).toBeGreaterThan(6);
   });
+  test("a word that the house has settled is said with what it means here", () => {
+    const demi = labelFor({ ...of(GLACE_ID), name: "Guinea-fowl demi-glace" }, kitchen, {
+      runId: "01JDQ00000000000000000ABQ6",
+      madeOn: "2026-11-27",
+      record: recordWith(null),
+      kept: "chilled",
+    });
+    expect(demi.houseTerms).toEqual([expect.stringMatching(/^demi-glace in this house: .* 50/)]);
+    expect(label(GLACE_ID).houseTerms).toEqual([]);
+  });
   test("frozen it keeps ninety days, over the end of February too", () =>
     expect(label(GLACE_ID, { kept: "frozen", madeOn: "2027-12-31" }).useBy).toBe("2028-03-29"));
   test("raw egg: the day of making only, frozen or not", () => {

@@ -9,6 +9,7 @@ import {
   shareLeft,
   walk,
 } from "../formula";
+import { houseTermsIn } from "../words";
 import type { BatchRecord } from "../run";
 import { letDown } from "../things/house";
 import { ALLERGENS } from "../things/larder";
@@ -41,6 +42,8 @@ export interface ContainerLabel {
   /** "1 part + 7.4 parts of water", of what was reduced; `null` where nothing was. */
   readonly letDown: { readonly times: number; readonly waterParts: number } | null;
   readonly wrongName: string | null;
+  /** Words of its name that this house has settled for itself. */
+  readonly houseTerms: readonly string[];
 }
 
 const DAY_MS = 24 * 3600 * 1000;
@@ -97,5 +100,6 @@ export function labelFor(
     guests: label.egg && !(cooked && eggIn(walked) === "raw") ? label.egg : null,
     letDown: left === null ? null : letDown(left),
     wrongName: misnamed(document, walked),
+    houseTerms: houseTermsIn(document.name, kitchen.data.house),
   };
 }

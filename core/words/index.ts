@@ -1,5 +1,5 @@
 export { type Term, VOCABULARY, findTerm } from "./vocabulary";
-export { type HeardTerm, termsHeard } from "./terms-heard";
+export { type HeardTerm, termsHeard, houseTermsIn } from "./terms-heard";
 export { proposeAmount } from "./proposals";
 export { type SaidIngredient } from "./reading/pool";
 export { type DraftPiece, type DraftQuestion } from "./piece";

@@ -40,6 +40,12 @@ export function termsHeard(text: string, house: House): HeardTerm[] {
   return [...heard.values()];
 }
 
+/** Words in a name that this house has settled for itself, each with what it means here: for cards and labels. */
+export const houseTermsIn = (name: string, house: House): string[] =>
+  termsHeard(name, house)
+    .filter(({ term }) => term.id === "demi-glace")
+    .map(({ term, meaning }) => `${term.term} ${meaning}`);
+
 const demiGlace = ({ demiGlace }: House): string =>
   `in this house: unsalted brown stock to ${printNumber(100 * demiGlace.to)}\u00a0%, ${demiGlace.bound ? "bound" : "unbound"}`;
 

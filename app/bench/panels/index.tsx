@@ -7,6 +7,7 @@ import { PANELS, type PanelId } from "./panel-ids";
 import { AimPanel } from "./aim-panel";
 import { BindingPanel } from "./binding-panel";
 import { CostPanel } from "./cost-panel";
+import { DaughtersPanel } from "./daughters-panel";
 import { EmulsionPanel } from "./emulsion-panel";
 import { FixPanel } from "./fix-panel";
 import { PrepPanel } from "./prep-panel";
@@ -57,6 +58,7 @@ export function Panels({
           {open === "salt" && <SaltPanel {...props} />}
           {open === "cost" && <CostPanel {...props} />}
           {open === "prep" && <PrepPanel {...props} />}
+          {open === "daughters" && <DaughtersPanel {...props} formulaId={formulaId} />}
         </section>
       )}
     </>

@@ -11,5 +11,6 @@ export const PANELS = {
   fixes: "Fixes",
   cost: "Cost",
   prep: "Get ready",
+  daughters: "Made of it",
 } as const;
 export type PanelId = keyof typeof PANELS;

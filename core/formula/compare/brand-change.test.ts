@@ -47,8 +47,8 @@ test("a leaner cream moves the fat of the sauces that use it, and of no other", 
 test("saltier salt is still salt: the same brand moves nothing", () =>
   expect(brandChange(kitchen, "cream", ingredient("cream"))[0]?.moved).toEqual([]));
 test("formulas that draw on a formula are found too", () => {
-  const users = formulasUsing(kitchen.formulas, "onion");
+  const users = formulasUsing(kitchen.formulas, { larder: "onion" });
   expect(users).toContain("guinea-fowl-brown-stock");
   expect(users).toContain("guinea-fowl-glace");
-  expect(formulasUsing(kitchen.formulas, "saffron")).toEqual([]);
+  expect(formulasUsing(kitchen.formulas, { larder: "saffron" })).toEqual([]);
 });

@@ -1,10 +1,11 @@
 import type { Ingredient } from "../../things/larder";
 import { type PotState, liquorMass } from "../../things/pot";
-import type { FormulaDocument } from "../document/document";
+import { type FormulaDocument, linesOf } from "../document/document";
+import type { Line } from "../steps/amount";
 import { type KitchenData, openKitchen } from "../walk/kitchen";
 import { walk } from "../walk/walk";
 import { formulaIn } from "../walk/kitchen";
-import { finalState } from "../walk/walked";
+import { type Walk, finalState } from "../walk/walked";
 
 /** A figure of a finished sauce with one brand and with another. */
 export interface Moved {
@@ -38,23 +39,19 @@ const pctOf = (pot: PotState, pool: (typeof OF_LIQUOR)[number][0]): number => {
   return mass > 0 ? (100 * pot.liquor[pool]) / mass : 0;
 };
 
-/** Formulas that draw on an ingredient, themselves or through another formula. */
-export function formulasUsing(
-  formulas: Readonly<Record<string, FormulaDocument>>,
-  ingredientId: string,
-): string[] {
+/** Formulas that draw on an ingredient or a formula, themselves or through another formula. */
+export function formulasUsing(formulas: Readonly<Record<string, FormulaDocument>>, of: Line["of"]): string[] {
   const users = new Set<string>();
+  const draws = (line: Line): boolean =>
+    "larder" in line.of
+      ? "larder" in of && line.of.larder === of.larder
+      : users.has(line.of.formula) || ("formula" in of && line.of.formula === of.formula);
   // Each pass adds at least one formula or is the last.
   for (let grown = true; grown;) {
     grown = false;
     for (const [id, document] of Object.entries(formulas)) {
       if (users.has(id)) continue;
-      const draws = document.steps.some(step =>
-        step.lines.some(line =>
-          "larder" in line.of ? line.of.larder === ingredientId : users.has(line.of.formula),
-        ),
-      );
-      if (draws) {
+      if (linesOf(document).some(draws)) {
         users.add(id);
         grown = true;
       }
@@ -74,27 +71,30 @@ export function brandChange(kitchen: KitchenData, ingredientId: string, other: I
     ingredients: kitchen.ingredients.map(i => (i.id === ingredientId ? { ...other, id: ingredientId } : i)),
   };
   const [was, is] = [openKitchen(kitchen), openKitchen(changed)];
-  return formulasUsing(kitchen.formulas, ingredientId).flatMap((id): FormulaMoved[] => {
+  return formulasUsing(kitchen.formulas, { larder: ingredientId }).flatMap((id): FormulaMoved[] => {
     const document = formulaIn(kitchen, id);
     if (!document) return [];
     const [before, after] = [walk(document, was), walk(document, is)];
-    const [potBefore, potAfter] = [finalState(before.states)?.pot, finalState(after.states)?.pot];
-    if (!potBefore || !potAfter) return [];
-    const shares = OF_LIQUOR.map(([pool, what]): Moved => ({
-      what,
-      unit: "%",
-      before: pctOf(potBefore, pool),
-      after: pctOf(potAfter, pool),
-    })).filter(m => Math.abs(m.after - m.before) >= LEAST_POINTS);
-    const yieldMoved: Moved[] =
-      before.finishedMl &&
-      after.finishedMl &&
-      Math.abs(after.finishedMl / before.finishedMl - 1) > LEAST_SHARE
-        ? [{ what: "yield", unit: "ml", before: before.finishedMl, after: after.finishedMl }]
-        : [];
-    const moved = [...shares, ...yieldMoved].sort(
-      (a, b) => Math.abs(b.after / (b.before || 1) - 1) - Math.abs(a.after / (a.before || 1) - 1),
-    );
-    return [{ id, name: document.name, moved }];
+    const moved = movedBetween(before, after);
+    return moved ? [{ id, name: document.name, moved }] : [];
   });
+}
+
+/** What a cook would taste or measure between two walks, the largest first; `null` where one of them makes nothing. */
+export function movedBetween(before: Walk, after: Walk): Moved[] | null {
+  const [potBefore, potAfter] = [finalState(before.states)?.pot, finalState(after.states)?.pot];
+  if (!potBefore || !potAfter) return null;
+  const shares = OF_LIQUOR.map(([pool, what]): Moved => ({
+    what,
+    unit: "%",
+    before: pctOf(potBefore, pool),
+    after: pctOf(potAfter, pool),
+  })).filter(m => Math.abs(m.after - m.before) >= LEAST_POINTS);
+  const yieldMoved: Moved[] =
+    before.finishedMl && after.finishedMl && Math.abs(after.finishedMl / before.finishedMl - 1) > LEAST_SHARE
+      ? [{ what: "yield", unit: "ml", before: before.finishedMl, after: after.finishedMl }]
+      : [];
+  return [...shares, ...yieldMoved].sort(
+    (a, b) => Math.abs(b.after / (b.before || 1) - 1) - Math.abs(a.after / (a.before || 1) - 1),
+  );
 }
