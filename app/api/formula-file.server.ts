@@ -24,7 +24,7 @@ const FILES: Readonly<Record<string, { readonly type: string; readonly write: Wr
     type: "text/markdown",
     write: (id, kitchen) => {
       const { document, open, walked } = opened(id, kitchen);
-      return cardAsMarkdown(cardOf(document, open, [], walked));
+      return cardAsMarkdown(cardOf(document, open, [], walked), bundleOf([id], kitchen));
     },
   },
   csv: {
@@ -38,7 +38,7 @@ const FILES: Readonly<Record<string, { readonly type: string; readonly write: Wr
     type: "application/ld+json",
     write: (id, kitchen) => {
       const { document, walked } = opened(id, kitchen);
-      return `${JSON.stringify(formulaAsRecipe(document, walked), null, 2)}\n`;
+      return `${JSON.stringify(formulaAsRecipe(document, walked, bundleOf([id], kitchen)), null, 2)}\n`;
     },
   },
 };

@@ -8,6 +8,7 @@ export {
   readBundle,
   writeBundle,
 } from "./bundle";
+export { type Brought, readForeign } from "./foreign";
 export { cardAsMarkdown } from "./markdown";
 export { formulaAsRecipe, isoDuration } from "./recipe-jsonld";
 export { linesTable } from "./lines-table";

@@ -1,8 +1,10 @@
 import { printDuration, printKilograms, printMass, printNumber, printVolume } from "../ground/quantity";
+import { type FormulaBundle, writeBundle } from "./bundle";
+import { asComment } from "./foreign";
 import type { Card } from "../standard";
 
-/** A card as a text anybody can read, print or keep: Markdown (CommonMark with tables). */
-export function cardAsMarkdown(card: Card): string {
+/** A card as a text anybody can read, print or keep: Markdown (CommonMark with tables). @param whole carried in a comment, to come back as it went */
+export function cardAsMarkdown(card: Card, whole?: FormulaBundle): string {
   const out: string[] = [`# ${plain(card.name)}`, ""];
   out.push(
     `From ${printKilograms(card.base.massG)} ${plain(card.base.name)}` +
@@ -44,6 +46,7 @@ export function cardAsMarkdown(card: Card): string {
     `Keeps ${keeps.days} d at ${printNumber(keeps.atC)} °C. ${plain(keeps.words)}`,
   );
   if (card.notes) out.push("", "## Notes", "", plain(card.notes));
+  if (whole) out.push("", asComment(writeBundle(whole)));
   return `${out.join("\n").replaceAll("\u00a0", " ").replaceAll("\u202f", " ")}\n`;
 }
 

@@ -1,4 +1,6 @@
 import { type FormulaDocument, type Walk, costOf, kindOf, titleWithPan } from "../formula";
+import { type FormulaBundle, writeBundle } from "./bundle";
+import { WHOLE_PROPERTY } from "./foreign";
 import { printKilograms, printMass, s } from "../ground/quantity";
 
 /** Seconds as an ISO 8601 duration: "PT4H30M". */
@@ -11,13 +13,14 @@ export function isoDuration(seconds: number): string {
 /**
  * The formula as a schema.org Recipe in JSON-LD, for any program that reads recipes. Amounts are the grams of this size;
  * relations have no place in that vocabulary.
+ * @param whole what it is carried along with, under a property of its own: so that it comes back as it went
  * Source of the terms: schema.org/Recipe, HowToStep, QuantitativeValue.
  */
-export function formulaAsRecipe(document: FormulaDocument, walked: Walk): object {
+export function formulaAsRecipe(document: FormulaDocument, walked: Walk, whole?: FormulaBundle): object {
   const bare = (text: string) => text.replace(/[\u00a0\u202f]/g, " ");
   const { portions } = costOf(document, walked);
   return {
-    "@context": "https://schema.org",
+    "@context": whole ? ["https://schema.org", { hondaro: "urn:hondaro:" }] : "https://schema.org",
     "@type": "Recipe",
     name: document.name,
     recipeCategory: document.family,
@@ -42,5 +45,6 @@ export function formulaAsRecipe(document: FormulaDocument, walked: Walk): object
         ...(state && { timeRequired: isoDuration(s(state.durationS)) }),
       };
     }),
+    ...(whole && { [WHOLE_PROPERTY]: JSON.parse(writeBundle(whole)) as object }),
   };
 }

@@ -1,11 +1,13 @@
 import { isValid, ulid } from "ulid";
-import { type Arrivals, arrivalsOf, readBundle } from "~/core/exchange";
+import { type Arrivals, type Brought, arrivalsOf, readForeign } from "~/core/exchange";
 import { importIngredients, insertFormula, bringInVersion, database } from "~/data";
 import { wholeKitchen } from "../../kitchen/kitchen.server";
 import type { SectionWithPerson } from "../../people/person.server";
 
 export interface FilePreview {
   readonly arrivals: Arrivals | null;
+  /** A recipe that has to be understood first. */
+  readonly words: Extract<Brought, { kind: "words" }> | null;
   readonly problems: readonly string[];
 }
 
@@ -18,15 +20,16 @@ export async function previewFile(
   text: string,
   named: string,
 ): Promise<FilePreview> {
-  if (!text.trim())
-    return { arrivals: null, problems: ["There is nothing in it. Choose a file, or paste one."] };
-  const bundle = readBundle(text);
-  const arrivals = bundle.ok
-    ? arrivalsOf(bundle.value, await wholeKitchen(section), () => (isValid(named) ? named : ulid()))
-    : bundle;
+  const brought = readForeign(text);
+  if (brought.ok && brought.value.kind === "words")
+    return { arrivals: null, words: brought.value, problems: [] };
+  const arrivals =
+    brought.ok && brought.value.kind === "formulas"
+      ? arrivalsOf(brought.value.bundle, await wholeKitchen(section), () => (isValid(named) ? named : ulid()))
+      : (brought as Extract<typeof brought, { ok: false }>);
   return arrivals.ok
-    ? { arrivals: arrivals.value, problems: [] }
-    : { arrivals: null, problems: arrivals.problems.slice(0, 20).map(p => p.message) };
+    ? { arrivals: arrivals.value, words: null, problems: [] }
+    : { arrivals: null, words: null, problems: arrivals.problems.slice(0, 20).map(p => p.message) };
 }
 
 /**

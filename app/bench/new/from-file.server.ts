@@ -20,5 +20,5 @@ export async function action({ context, request }: Route.ActionArgs) {
     await bringIn(section, preview.arrivals);
     return redirect("/bench");
   }
-  return data(preview, { status: preview.arrivals ? 200 : 422 });
+  return data(preview, { status: preview.arrivals || preview.words ? 200 : 422 });
 }

@@ -1,6 +1,6 @@
 import { Form, Link } from "react-router";
 import type { Arrival } from "~/core/exchange";
-import { Button } from "../../ui/button";
+import { Button, buttonClass } from "../../ui/button";
 import type { Route } from "./+types/from-file";
 
 export { action, loader } from "./from-file.server";
@@ -16,6 +16,7 @@ const KIND_WORDS: Record<Arrival["kind"], string> = {
 
 export default function FromFile({ loaderData, actionData }: Route.ComponentProps) {
   const arrivals = actionData?.arrivals;
+  const words = actionData?.words;
   const coming = arrivals?.formulas.filter(f => f.kind !== "same") ?? [];
   return (
     <main className="mx-auto max-w-5xl px-4 py-6 sm:px-6">
@@ -26,8 +27,8 @@ export default function FromFile({ loaderData, actionData }: Route.ComponentProp
       </p>
       <h1 className="mt-1 text-3xl">Bring formulas in</h1>
       <p className="mt-1 max-w-2xl text-faded">
-        The JSON another kitchen, or this one, took away. You see what it would do first; what is here is
-        never overwritten.
+        What another kitchen, or this one, took away; a recipe of another program (JSON-LD), in Markdown, as a
+        table of lines or in plain words. You see what it would do first; what is here is never overwritten.
       </p>
       <Form method="post" encType="multipart/form-data" className="mt-5">
         <input type="hidden" name="id" value={loaderData.newId} />
@@ -36,7 +37,7 @@ export default function FromFile({ loaderData, actionData }: Route.ComponentProp
           <input
             type="file"
             name="file"
-            accept=".json,application/json"
+            accept=".json,.jsonld,.md,.csv,.txt,application/json,application/ld+json,text/*"
             className="mt-1 block w-full max-w-xl rounded-md border border-rule bg-enamel p-2 file:mr-3 file:rounded-md file:border-0 file:bg-linen file:px-3 file:py-1.5 file:font-semibold"
           />
         </label>
@@ -57,6 +58,25 @@ export default function FromFile({ loaderData, actionData }: Route.ComponentProp
             ✕ {problem}
           </p>
         ))}
+        {words && (
+          <section aria-label="What it is" className="mt-6 max-w-2xl">
+            <h2 className="text-xl">It is {words.as}</h2>
+            <p className="mt-1">
+              Its words have to be understood first: every step is shown, what is missing is asked.
+              {words.notes && " What has no place in a formula goes into its notes."}
+            </p>
+            <pre className="mt-2 max-h-64 overflow-y-auto rounded-md border border-rule bg-enamel p-3 font-sans whitespace-pre-wrap">
+              {words.text}
+            </pre>
+            <Link
+              to="/bench/new/words"
+              state={{ text: words.text, notes: words.notes }}
+              className={buttonClass("act", "mt-3")}
+            >
+              Read its words
+            </Link>
+          </section>
+        )}
         {arrivals && (
           <section aria-label="What would come in" className="mt-6">
             <h2 className="text-xl">What would come in</h2>

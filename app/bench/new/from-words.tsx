@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { Form, Link } from "react-router";
+import { Form, Link, useLocation } from "react-router";
 import { type FormulaDocument, type Kitchen, openKitchen, walk } from "~/core/formula";
 import { printNumber } from "~/core/ground/quantity";
 import { LONGEST_RECIPE, formulaFromDraft, termsHeard } from "~/core/words";
@@ -26,14 +26,16 @@ Strain. Whisk in cold butter. Season.`;
 export default function FromWords({ loaderData, actionData }: Route.ComponentProps) {
   const kitchenData = useKitchenWith();
   const kitchen = useMemo(() => openKitchen(kitchenData), [kitchenData]);
-  const [draft, change, forget] = useDraft(kitchenData);
+  // What a file said, handed on by the page that looked it over.
+  const brought = useLocation().state as { text?: string; notes?: string } | null;
+  const [draft, change, forget] = useDraft(kitchenData, brought?.text);
   const say = (text: string) => change({ type: "said", text, kitchen: kitchenData });
   const field = useTypedEarly<HTMLTextAreaElement>(say);
   const heard = useMemo(
     () => termsHeard(draft.text.slice(0, LONGEST_RECIPE), kitchen.data.house),
     [draft.text, kitchen],
   );
-  const document = useMemo(() => documentOf(draft), [draft]);
+  const document = useMemo(() => documentOf(draft, brought?.notes), [draft, brought]);
   const open = draft.pieces.filter(piece => piece.verdict === "open");
   const whole = useMemo(() => formulaFromDraft(draft.name, draft.pieces), [draft]);
   const stuck = useMemo(() => stuckIn(whole, kitchen), [whole, kitchen]);
@@ -188,7 +190,7 @@ const doubts = (draft: Draft): number => taken(draft).reduce((n, p) => n + p.dou
 const LONGEST_NOTES = 2000;
 
 /** What the taken pieces make; the words that made no step are kept as notes. */
-function documentOf(draft: Draft): FormulaDocument | null {
+function documentOf(draft: Draft, notes = ""): FormulaDocument | null {
   const document = formulaFromDraft(
     draft.name,
     draft.pieces.filter(piece => piece.verdict === "taken"),
@@ -197,6 +199,7 @@ function documentOf(draft: Draft): FormulaDocument | null {
   const rest = [
     ...draft.pieces.filter(piece => piece.verdict === "open").map(piece => piece.text),
     ...draft.unread,
+    ...(notes ? [notes] : []),
   ];
   return { ...document, notes: rest.join("\n").slice(0, LONGEST_NOTES) };
 }

@@ -109,12 +109,17 @@ const withPiece = (draft: Draft, id: string, change: (piece: Piece) => Piece): D
 const KEPT = "hondaro-said-recipe";
 
 /** A recipe in words while it is read; the words stay on this device until a formula was made of them. */
-export function useDraft(kitchen: KitchenData): [Draft, (change: DraftChange) => void, () => void] {
+/** @param brought words that came from a file, in place of those that were kept */
+export function useDraft(
+  kitchen: KitchenData,
+  brought?: string,
+): [Draft, (change: DraftChange) => void, () => void] {
   const [draft, dispatch] = useReducer(changeDraft, EMPTY_DRAFT);
   useEffect(() => {
-    const text = localStorage.getItem(KEPT);
+    if (brought) localStorage.setItem(KEPT, brought);
+    const text = brought ?? localStorage.getItem(KEPT);
     if (text) dispatch({ type: "said", text, kitchen });
-  }, [kitchen]);
+  }, [kitchen, brought]);
   const change = (next: DraftChange) => {
     if (next.type === "said") localStorage.setItem(KEPT, next.text);
     dispatch(next);
