@@ -33,6 +33,7 @@ export default [
   route("book.pdf", "paper/book-file.ts"),
   route("book/:versionId/card.pdf", "paper/card-file.ts"),
   route("batch/:runId/labels.pdf", "paper/labels-file.ts"),
+  route("kitchen.ndjson", "kitchen/archive.ts"),
   route("larder.csv", "larder/export.ts", { id: "larder-csv" }),
   route("larder.json", "larder/export.ts", { id: "larder-json" }),
   route("api/formulas/:file", "api/formula-file.ts"),

@@ -10,6 +10,10 @@ export function run() {
                       makes an authority for this kitchen and a certificate of this machine
   ./hondaro password NAME [--data FOLDER]
                       a new password for somebody who has lost theirs
+  ./hondaro backup FILE [--data FOLDER]
+                      the whole kitchen with pictures in one packed file, read back and checked
+  ./hondaro restore FILE [--data FOLDER]
+                      such a file into an empty folder, compared with what came in
   ./hondaro stop [--data FOLDER]
                       stops everything that start started
   ./hondaro test [unit|e2e|all]

@@ -1,7 +1,7 @@
 import { existsSync } from "node:fs";
 import { isIP } from "node:net";
-import { resolve } from "node:path";
 import { parseArgs } from "node:util";
+import { asTyped } from "./paths.mjs";
 import { Trouble } from "./say.mjs";
 
 export const DEFAULT_PORT = 4180;
@@ -40,8 +40,8 @@ export function readOptions(args) {
   if ((cert === undefined) !== (key === undefined))
     throw new Trouble("A certificate needs its key.", "Give both, --cert FILE and --key FILE.");
   for (const file of [cert, key])
-    if (file !== undefined && !existsSync(file))
+    if (file !== undefined && !existsSync(asTyped(file)))
       throw new Trouble(`There is no file ${file}.`, "./hondaro certificate makes both.");
-  const tls = cert === undefined ? null : { cert: resolve(cert), key: resolve(key) };
+  const tls = cert === undefined ? null : { cert: asTyped(cert), key: asTyped(key) };
   return { port, demo: !values["no-demo"], data: values.data, host, tls };
 }

@@ -8,3 +8,6 @@ export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), "..");
 export const dataFolder = given => resolve(ROOT, given ?? process.env.HONDARO_DATA ?? ".data");
 
 export const inRoot = (...parts) => join(ROOT, ...parts);
+
+/** A file as somebody typed it: from where they stand, not from the checkout that the starter goes to. */
+export const asTyped = file => resolve(process.env.OLDPWD ?? process.cwd(), file);

@@ -109,3 +109,4 @@ export {
 export { isAway } from "./database-errors";
 export { markOf } from "./seen";
 export type { Search, SearchWord } from "./searched";
+export { type ArchiveContents, archiveLines, checkArchive, restoreArchive } from "./archive";

@@ -181,7 +181,11 @@ describe("runs", () => {
     expect(
       (
         await listCooked(connection.db, KITCHEN_ID, {
-          search: { words: [{ word: "nosuchcard", families: [], ingredients: [], formulas: [] }], family: null, without: { ingredients: [], formulas: [] } },
+          search: {
+            words: [{ word: "nosuchcard", families: [], ingredients: [], formulas: [] }],
+            family: null,
+            without: { ingredients: [], formulas: [] },
+          },
         })
       ).cards,
     ).toEqual([]);

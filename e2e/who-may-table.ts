@@ -44,6 +44,7 @@ export const EXPECTED: readonly (readonly [
   ["/kit/figures", "viewer", "cook"],
   ["/kit/:vesselId", "viewer", "cook"],
   ["/stove/:runId", "viewer", "never"],
+  ["/kitchen.ndjson", "chef", "never"],
   ["/larder.csv", "cook", "never"],
   ["/larder.json", "cook", "never"],
   ["/api/formulas/:file", "viewer", "never"],

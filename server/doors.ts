@@ -23,6 +23,7 @@ export const DOORS: readonly Door[] = [
   },
   { path: /^\/api\/devices\/[^/]+\/readings$/, types: [...JSON_ONLY, "text/plain"], mostBytes: 10_000 },
   { path: /^\/api\//, types: JSON_ONLY, mostBytes: 200_000 },
+  { path: /^\/first(\.data)?$/, types: FORMS, mostBytes: 200_000_000 },
   { path: /^\/(larder\/import|bench\/new\/file)(\.data)?$/, types: FORMS, mostBytes: 2_000_000 },
   // A formula on the Bench is saved as JSON and put on the fire by a form.
   { path: /^\/bench\/[^/]+(\.data)?$/, types: [...JSON_ONLY, ...FORMS], mostBytes: 1_000_000 },

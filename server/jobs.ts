@@ -1,4 +1,12 @@
-import { type DaughterMoved, type FormulaDocument, type KitchenData, type StepIntervals, intervalsAlong, motherChange, openKitchen } from "../core/formula";
+import {
+  type DaughterMoved,
+  type FormulaDocument,
+  type KitchenData,
+  type StepIntervals,
+  intervalsAlong,
+  motherChange,
+  openKitchen,
+} from "../core/formula";
 import { type Result, ok } from "../core/ground/result";
 import { type Column, type ColumnAsked, columnOf, ownColumns } from "../core/standard";
 import { type Answer, type SumWorld, runSum } from "../core/sums";

@@ -1,8 +1,19 @@
+import { Readable } from "node:stream";
 import { data, redirect } from "react-router";
 import { ulid } from "ulid";
 import { REFERENCE_LARDER } from "~/core/things/larder";
 import { USUAL_HOUSE } from "~/core/things/house";
-import { database, firstKitchen, foundKitchen, hashSecret, openSession } from "~/data";
+import {
+  accountByLogin,
+  checkArchive,
+  database,
+  firstKitchen,
+  foundKitchen,
+  hashSecret,
+  openSession,
+  restoreArchive,
+  setSecret,
+} from "~/data";
 import type { Route } from "./+types/first";
 import { calledBy, must, number, readForm, usually, words } from "../form.server";
 import { formOf } from "../request.server";
@@ -22,6 +33,7 @@ const ZONES = new Set(Intl.supportedValuesOf("timeZone"));
 export async function action({ request }: Route.ActionArgs) {
   const { db } = database();
   const form = await formOf(request);
+  if (form.get("intent") === "bring back") return bringBack(form);
   const read = readForm(form, {
     kitchen: calledBy(120),
     altitudeM: must(
@@ -33,7 +45,7 @@ export async function action({ request }: Route.ActionArgs) {
     login: words("The sign-in name", 60),
     password: words("The password", 200),
   });
-  const refuse = (problem: string) => data({ problem }, { status: 422 });
+  const refuse = (problem: string) => data({ problem, coming: null }, { status: 422 });
   if (!read.ok) return refuse(read.problems[0]?.message ?? "");
   const { kitchen, altitudeM, name, password } = read.value;
   const timeZone = read.value.timeZone || "UTC";
@@ -54,6 +66,43 @@ export async function action({ request }: Route.ActionArgs) {
   if (!founded) return redirect("/who");
   const token = await openSession(db, { personId, tabletId: null, way: "password", now });
   return redirect("/kit", { headers: { "Set-Cookie": await keepSession(request, token) } });
+}
+
+/**
+ * A kitchen that was taken away comes back, all of it or nothing. Without secrets in it, a chef of it gets the password that
+ * was typed here. Looked over first: what comes in is said, and nothing is written until somebody presses again.
+ */
+async function bringBack(form: FormData) {
+  const { db } = database();
+  const file = form.get("file");
+  const refuse = (problem: string) => data({ problem, coming: null }, { status: 422 });
+  if (!(file instanceof File) || !file.size) return refuse("Choose the file that was taken away.");
+  const text = await file.text();
+  const lines = () => Readable.from(text.split(/\r?\n/).filter(Boolean)) as AsyncIterable<string>;
+  const contents = await checkArchive(lines());
+  if (!contents.ok) return refuse(contents.problems[0]?.message ?? "");
+  const { secrets, chefs, kitchens, rows } = contents.value;
+  const [chef] = chefs;
+  if (!chef) return refuse("There is no chef in it: nobody could sign in. Nothing was brought in.");
+  const password = String(form.get("password") ?? "");
+  const [weak] = secrets ? [] : passwordProblems(password, chef);
+  if (form.get("sure") === null || weak)
+    return data(
+      {
+        problem: form.get("sure") !== null && weak ? weak.message : null,
+        coming: { kitchens, rows, chef: chef.name, login: chef.login, secrets },
+      },
+      { status: 200 },
+    );
+  if (!(await restoreArchive(db, lines()))) return redirect("/who");
+  if (!secrets) {
+    const account = await accountByLogin(db, chef.login);
+    if (account)
+      await setSecret(db, { kitchenId: account.kitchenId, personId: chef.id, now: new Date() }, chef.id, {
+        passwordHash: await hashSecret(password),
+      });
+  }
+  return redirect("/who");
 }
 
 /** What a kitchen begins with; its own is entered on the Kit. */

@@ -9,6 +9,20 @@ export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "A new kitchen · Hondaro" }];
 
+const SAID: Readonly<Record<string, string>> = {
+  formula: "formulas",
+  formula_version: "versions",
+  ingredient: "things of the larder",
+  run: "pots",
+  batch: "batches",
+  photo: "pictures",
+  person: "people",
+};
+const told = (rows: Readonly<Record<string, number>>): string =>
+  Object.entries(SAID)
+    .map(([table, words]) => `${rows[table] ?? 0} ${words}`)
+    .join(", ");
+
 /** The first page of an empty installation. */
 export default function First({ actionData }: Route.ComponentProps) {
   return (
@@ -39,6 +53,42 @@ export default function First({ actionData }: Route.ComponentProps) {
         />
         <Button type="submit" look="act" className="min-h-12 self-end">
           Open this kitchen
+        </Button>
+      </Form>
+      <Form
+        method="post"
+        encType="multipart/form-data"
+        aria-label="A kitchen that was taken away"
+        className="mt-10 grid gap-4 border-t border-rule pt-6 sm:order-last"
+      >
+        <input type="hidden" name="intent" value="bring back" />
+        <h2 className="text-xl">Or a kitchen that was taken away</h2>
+        <PlainField label="Its file" name="file" type="file" accept=".ndjson" />
+        {actionData?.coming && (
+          <div role="status" className="rounded-xl border border-rule bg-enamel p-4">
+            <p>
+              <b>{actionData.coming.kitchens.join(", ")}</b> comes in: {told(actionData.coming.rows)}.
+            </p>
+            {!actionData.coming.secrets && (
+              <p className="mt-1">
+                It holds no passwords. {actionData.coming.chef} signs in as “{actionData.coming.login}” with
+                the one typed here, and gives the others theirs.
+              </p>
+            )}
+            <label className="mt-2 flex min-h-11 items-center gap-3">
+              <input type="checkbox" name="sure" className="size-6 accent-copper" />
+              Bring it in; choose the file once more
+            </label>
+          </div>
+        )}
+        <PlainField
+          label="A password for its chef, 8 signs or more"
+          name="password"
+          type="password"
+          autoComplete="new-password"
+        />
+        <Button type="submit" className="min-h-12">
+          {actionData?.coming ? "Bring it in" : "Look it over"}
         </Button>
       </Form>
       <p className="mt-4 text-sm text-faded">You are its chef: you sign recipes and take in the others.</p>

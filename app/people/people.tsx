@@ -24,6 +24,9 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
         <Link to="/people/changes" className={buttonClass("plain")}>
           Who changed what
         </Link>
+        <a href="/kitchen.ndjson" download className={buttonClass("plain")}>
+          Take the whole kitchen away
+        </a>
       </div>
       <Said reply={actionData} />
       <ul aria-label="Who works here" className="mt-6 divide-y divide-rule border-y border-rule">

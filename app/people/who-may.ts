@@ -48,6 +48,7 @@ export const WHO_MAY: Readonly<Record<string, Row>> = {
   "/larder": { GET: "read", POST: "edit" },
   "/larder/import": { GET: "edit", POST: "edit" },
   "/larder/:ingredientId": { GET: "read", POST: "edit" },
+  "/kitchen.ndjson": { GET: "people" },
   "/larder.csv": { GET: "cost" },
   "/larder.json": { GET: "cost" },
   "/kit": { GET: "read", POST: "edit" },
