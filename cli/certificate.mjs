@@ -31,6 +31,7 @@ export async function run(args) {
     throw new Trouble(error.message, "./hondaro help shows the options.");
   }
   await ensurePackages();
+  await import("reflect-metadata");
   const x509 = await import("@peculiar/x509");
   x509.cryptoProvider.set(webcrypto);
   const folder = join(dataFolder(values.data), "tls");

@@ -54,8 +54,27 @@ const seasoned =
   };
 
 const DAY = 24;
+
+/** So many batches of one thing, one a day, the last of them a day and a half ago. */
+const daily = (of: Omit<Planned, "hoursAgo">, batches: number): Planned[] =>
+  Array.from({ length: batches }, (_, i) => ({ ...of, hoursAgo: DAY * (batches - i) + 12 }));
+
 /** Finished by now, the oldest first; then what is on the fire. */
 const PLANNED: readonly Planned[] = [
+  // What stands behind the signatures: enough of one to be ready, too few of others.
+  ...daily({ formulaId: "trout-fumet", burnerId: "open-1", personId: "noor" }, 10),
+  ...daily({ formulaId: "verjus-butter-sauce", burnerId: "open-6", personId: "noor" }, 9),
+  ...daily({ formulaId: "buckwheat-brown-gravy", burnerId: "open-3", personId: "petr" }, 4),
+  ...daily({ formulaId: "nettle-soup", burnerId: "open-5", personId: "petr" }, 3),
+  ...daily({ formulaId: "langoustine-bisque", burnerId: "open-2", personId: "tomas" }, 2),
+  { formulaId: "mushroom-barley-stock", burnerId: "plate-cool", personId: "petr", hoursAgo: 6 * DAY },
+  { formulaId: "beetroot-gastrique", burnerId: "open-4", personId: "noor", hoursAgo: 5 * DAY + 3 },
+  { formulaId: "foresters-cream", burnerId: "open-3", personId: "tomas", hoursAgo: 4 * DAY + 2 },
+  { formulaId: "morel-cream", burnerId: "open-3", personId: "tomas", hoursAgo: 3 * DAY + 8 },
+  { formulaId: "salsify-puree", burnerId: "open-1", personId: "petr", hoursAgo: 3 * DAY + 4 },
+  { formulaId: "nettle-coulis", burnerId: "open-5", personId: "petr", hoursAgo: 2 * DAY + 9 },
+  { formulaId: "nettle-flan-base", burnerId: "open-5", personId: "petr", hoursAgo: 2 * DAY + 8 },
+  { formulaId: "nettle-butter-sauce", burnerId: "open-6", personId: "noor", hoursAgo: 2 * DAY + 7 },
   { formulaId: "guinea-fowl-brown-stock", burnerId: "plate-hot", personId: "tomas", hoursAgo: 5 * DAY },
   {
     formulaId: "cider-juniper-pan-sauce",

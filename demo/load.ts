@@ -17,8 +17,10 @@ import {
   firstKitchen,
   hashSecret,
   insertCredentials,
+  recordsOf,
   savePrice,
 } from "../data";
+import { attributesOf, readiness } from "../core/standard";
 import { EARLIER_VERSIONS } from "./earlier";
 import { DEMO_FORMULAS } from "./formulas";
 import { livedIn } from "./lived-in";
@@ -39,15 +41,15 @@ export async function loadDemo(db: Database, now: Date, atWork = false): Promise
   const written = atWork ? new Date(now.getTime() - WRITTEN_DAYS_AGO * DAY_MS) : now;
   const loaded = await loadKitchen(db, now, written);
   if (loaded && atWork) {
-    await signVersions(db, now);
     await putToWork(db, now);
+    await signVersions(db, now);
   }
   return loaded;
 }
 
 /** The Book as the chef has signed it. */
 async function signVersions(db: Database, now: Date): Promise<void> {
-  for (const { formulaId, earlier, state, daysAgo, reason } of DEMO_SIGNATURES) {
+  for (const { formulaId, earlier, state, daysAgo, reason, ready } of DEMO_SIGNATURES) {
     const versions = await listVersions(db, KITCHEN_ID, formulaId);
     const version = versions[earlier ? 1 : 0];
     if (!version) continue;
@@ -60,10 +62,16 @@ async function signVersions(db: Database, now: Date): Promise<void> {
       personId: "ilse",
       now: then,
       reason,
-      score: null,
+      score: ready ? await scoreOf(db, version.versionId) : null,
       basis: document => basisOf(document, { ...DEMO_KITCHEN, formulas: DEMO_FORMULAS }),
     });
   }
+}
+
+/** How ready a version is by its batches. */
+async function scoreOf(db: Database, versionId: string): Promise<number | null> {
+  const found = readiness(attributesOf(await recordsOf(db, KITCHEN_ID, versionId)));
+  return found.ok ? found.value.score : null;
 }
 
 /** What was cooked in the last days, and what is on the fire. */

@@ -8,6 +8,8 @@ export interface DemoSignature {
   readonly state: SignedState;
   readonly daysAgo: number;
   readonly reason: string;
+  /** Its batches had shown it by then. */
+  readonly ready?: true;
 }
 
 export const DEMO_SIGNATURES: readonly DemoSignature[] = [
@@ -35,5 +37,48 @@ export const DEMO_SIGNATURES: readonly DemoSignature[] = [
     state: "trial",
     daysAgo: 3,
     reason: "less smoke; the section tastes it until Sunday",
+  },
+  {
+    formulaId: "trout-fumet",
+    state: "standard",
+    daysAgo: 0.6,
+    ready: true,
+    reason: "ten batches, all of them inside",
+  },
+  {
+    formulaId: "verjus-butter-sauce",
+    state: "trial",
+    daysAgo: 10,
+    reason: "on the card for a fortnight, to see whether it comes out the same",
+  },
+  {
+    formulaId: "langoustine-bisque",
+    state: "trial",
+    daysAgo: 4,
+    reason: "shells from the new boat: salt and strength are watched",
+  },
+  {
+    formulaId: "buckwheat-brown-gravy",
+    state: "trial",
+    daysAgo: 6,
+    reason: "without wheat for those who ask; holds on the line, body to be tested",
+  },
+  {
+    formulaId: "nettle-soup",
+    state: "trial",
+    daysAgo: 5,
+    reason: "season begins; the green is not yet the same every day",
+  },
+  {
+    formulaId: "morel-cream",
+    state: "trial",
+    daysAgo: 5,
+    reason: "soaking water weighed instead of measured: does it come out the same?",
+  },
+  {
+    formulaId: "mushroom-barley-stock",
+    state: "standard",
+    daysAgo: 8,
+    reason: "signed early: the vegetarian dishes need one stock now",
   },
 ];

@@ -14,6 +14,7 @@ import {
 } from "~/core/ground/quantity";
 import type { Route } from "./+types/card";
 import { useKitchen } from "../kitchen/context";
+import { nutritionWords } from "../text/nutrition";
 import { costInWords } from "../text/money";
 import { bandText, daysText, dayOf, durationBandText } from "../text/format";
 import { Button } from "../ui/button";
@@ -250,6 +251,16 @@ export default function Card({ loaderData }: Route.ComponentProps) {
                   <li key={limit}>{limit}</li>
                 ))}
               </ul>
+            </div>
+          )}
+          {card.nutrition && (
+            <div>
+              <h2 className="text-lg">A portion of {printMass(card.portionG)} brings</h2>
+              {nutritionWords(card.nutrition).map(words => (
+                <p key={words} className="last:text-sm last:text-faded">
+                  {words}
+                </p>
+              ))}
             </div>
           )}
           {cost && (

@@ -13,6 +13,7 @@ import {
 } from "~/core/ground/quantity";
 import { bandText, dayOf, daysText, durationBandText } from "../text/format";
 import { costInWords } from "../text/money";
+import { nutritionWords } from "../text/nutrition";
 import type { Code } from "./code.server";
 import { FADED, INK, STOP, type Sheet, WARN } from "./sheet.server";
 
@@ -293,6 +294,8 @@ function work(part: Part, card: Card, cost: CardPrint["cost"], lastVersion: Card
     `${printDuration(card.handsOnS)} hands on, ${printDuration(s(Math.max(0, card.totalS - card.handsOnS)))} by itself. ${card.equipment.join(", ")}.`,
     `Yield ${printVolume(card.finishedMl)}, ${printKilograms(g(card.finishedG))}.`,
   );
+  if (card.nutrition)
+    part(`A portion of ${printMass(card.portionG)} brings`, ...nutritionWords(card.nutrition));
   if (cost)
     part(
       "Cost",

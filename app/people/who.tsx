@@ -123,7 +123,6 @@ function Pin({ person, to, problem }: { person: Person; to: string; problem: Rea
           type="password"
           inputMode="numeric"
           autoComplete="off"
-          autoFocus
           className="h-16 text-3xl tracking-[0.4em]"
         />
         <Button type="submit" look="act" className="min-h-14 text-lg">

@@ -104,6 +104,7 @@ export { type OutcomeRow, compareOutcomes } from "./compare/outcome";
 export { type SaltEntry, saltLedger, saltOfParts } from "./explain/salt-ledger";
 export { type PrepList, prepList } from "./costing/prep-list";
 export { type DaughterMoved, motherChange } from "./compare/mother-change";
+export { type PortionNutrition, nutritionPerPortion } from "./costing/portion-nutrition";
 export { vesselPath } from "./walk/vessel-path";
 export { swapMain } from "./document/swap-main";
 export { type Achieved, type Backwards, workBackwards } from "./aiming/backwards";

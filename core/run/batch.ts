@@ -1,6 +1,7 @@
 import { type Grams, type Millilitres, g, ml } from "../ground/quantity";
 import { type Result, checkNumber, ok, refuse } from "../ground/result";
 import { netEvaporation, volumeAt20 } from "../things/pot";
+import { TEST_IDS, type TestId, movedTo, readAtC, readThickness } from "../laws/texture";
 import { type PaceReading, kindOf, productMass, productVolume } from "../formula";
 import { paceOf } from "./pace";
 import type { RunState } from "./fold";
@@ -51,6 +52,8 @@ export interface BatchRecord {
   readonly seasoned?: readonly Seasoned[];
   /** How it tasted last; absent where nobody tasted. */
   readonly score?: number;
+  /** Body by the last kitchen test of it, beside what was planned, 0–100 where it is eaten; absent where nobody tested. */
+  readonly thickness?: { readonly planned: number; readonly actual: number };
   /** What went wrong and what it cost, g. */
   readonly incidents?: readonly {
     readonly words: string;
@@ -64,6 +67,23 @@ export interface BatchRecord {
   readonly paces?: readonly PaceReading[];
   /** Litres got out of the strainer over litres in the pot before, 0–1; `null` without a jug reading. */
   readonly strainYield: number | null;
+}
+
+const isTest = (what: string | undefined): what is TestId => TEST_IDS.some(id => id === what);
+
+/** The last kitchen test of body, moved to where it is eaten; `null` where nobody tested or nothing was foreseen. */
+function thicknessIn(run: RunState): BatchRecord["thickness"] | null {
+  for (const { readings, planned } of [...run.steps].reverse()) {
+    const { body } = planned;
+    const last = readings.findLast(r => r.kind === "measured" && isTest(r.what));
+    if (!body || last?.value === undefined || !isTest(last.what)) continue;
+    const temperatureC = last.temperatureC ?? planned.temperatureC;
+    const read = readThickness({ test: last.what, reading: last.value, options: { temperatureC } });
+    if (!read.ok) continue;
+    const moved = movedTo({ ...read.value, atC: readAtC(last.what, temperatureC) }, body.atC);
+    return { planned: body.thickness, actual: Math.min(100, Math.max(0, moved.thickness)) };
+  }
+  return null;
 }
 
 /** Planned against actual for every step and for the whole. Only readings count as actual; nothing is filled in. */
@@ -138,6 +158,7 @@ export function batchRecord(run: RunState): BatchRecord {
     run.startedAt !== null && run.finishedAt !== null && !run.steps.some(isTappedThrough)
       ? (run.finishedAt - run.startedAt) / 60_000
       : null;
+  const thickness = thicknessIn(run);
   const score = run.told.tastings.findLast(tasting => tasting.score !== null)?.score;
   return {
     startedAt: run.startedAt,
@@ -149,6 +170,7 @@ export function batchRecord(run: RunState): BatchRecord {
     strainYield: strainYieldOf(run),
     seasoned: seasonedIn(run),
     ...(score != null && { score }),
+    ...(thickness && { thickness }),
     paces: run.steps.flatMap(step => paceOf(step) ?? []),
     incidents: run.told.incidents.map(one => ({
       words: incidentInWords(one),

@@ -55,7 +55,15 @@ export function readingsOf(
       case "added":
         return [{ ...common, kind: "added", massG: g(payload.massG), lineId: payload.lineId }];
       case "measured":
-        return [{ ...common, kind: "measured", what: payload.what, value: payload.value }];
+        return [
+          {
+            ...common,
+            kind: "measured",
+            what: payload.what,
+            value: payload.value,
+            temperatureC: payload.temperatureC,
+          },
+        ];
       case "looked": {
         const { gloss, clarity, photoId } = payload;
         return [{ ...common, kind: "looked", gloss, clarity, photoId }];

@@ -2,6 +2,7 @@ import {
   HANDS_ON,
   type FormulaDocument,
   type Kitchen,
+  type PortionNutrition,
   type StateAfterStep,
   type StepIntervals,
   type Walk,
@@ -13,6 +14,7 @@ import {
   labelOf,
   misnamed,
   namesIn,
+  nutritionPerPortion,
   relationInWords,
   shareLeft,
   vesselPath,
@@ -121,6 +123,8 @@ export interface Card {
   readonly keeps: { readonly days: number; readonly atC: number; readonly words: string };
   /** How it gives its base back; `null` where nothing was reduced. */
   readonly letDown: { readonly times: number; readonly waterParts: number } | null;
+  /** What a portion brings, by composition; `null` while nothing comes out. */
+  readonly nutrition: PortionNutrition | null;
   /** Words of its name that this house has settled for itself, with what they mean here. */
   readonly houseTerms: readonly string[];
   readonly notes: string;
@@ -180,6 +184,7 @@ export function cardOf(
       words: document.storage.words,
     },
     letDown: left === null ? null : letDown(left),
+    nutrition: nutritionPerPortion(document, walked),
     houseTerms: houseTermsIn(document.name, kitchen.data.house),
     notes: document.notes,
   };

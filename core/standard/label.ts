@@ -55,7 +55,9 @@ const daysAfter = (day: string, days: number): string =>
 /** Whether a probe has shown in this batch that its egg is cooked: what was planned shows nothing. */
 const eggWasCooked = ({ steps }: BatchRecord): boolean =>
   steps.some(step =>
-    step.figures.some(f => f.unit === "°C" && f.actual !== null && f.actual >= EGG_COOKED_C),
+    step.figures.some(
+      f => f.what === "probe" && f.unit === "°C" && f.actual !== null && f.actual >= EGG_COOKED_C,
+    ),
   );
 
 /**

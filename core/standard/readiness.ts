@@ -125,7 +125,7 @@ function isAlarm(values: readonly number[]): boolean {
 }
 
 /** What counts as inside where the house has not said. Our estimate. */
-const TOLERANCE = { yield: 0.08, time: 0.2, salt: 0.1 };
+const TOLERANCE = { yield: 0.08, time: 0.2, salt: 0.1, thickness: 0.08 };
 
 /**
  * What batches have measured of a version: how much came out, how long it took, and what salt it took against what the
@@ -141,6 +141,12 @@ export function attributesOf(records: readonly BatchRecord[]): Attribute[] {
       tolerance: TOLERANCE.yield,
     },
     { name: "time", deviations: told(r => r.minutes.deviation), tolerance: TOLERANCE.time },
+    {
+      name: "thickness",
+      // Of the whole scale of body: eight points to either side.
+      deviations: told(r => (r.thickness ? (r.thickness.actual - r.thickness.planned) / 100 : null)),
+      tolerance: TOLERANCE.thickness,
+    },
     { name: "salt", deviations: told(saltOff), tolerance: TOLERANCE.salt },
   ];
 }

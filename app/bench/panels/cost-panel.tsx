@@ -1,8 +1,6 @@
-import { costOf, finalState } from "~/core/formula";
-import { nutritionOf } from "~/core/things/larder";
-import { massOfPools } from "~/core/things/pot";
-import { productOf } from "~/core/formula";
+import { costOf, nutritionPerPortion } from "~/core/formula";
 import { g, printKilograms, printMass, printNumber } from "~/core/ground/quantity";
+import { nutritionWords } from "../../text/nutrition";
 import { readWithin } from "../../ui/read";
 import { TypedField } from "../../ui/typed-field";
 import type { PanelProps } from "./panel-props";
@@ -13,29 +11,7 @@ export function CostPanel({ formula, kitchen, walked }: PanelProps) {
   const cost = costOf(document, walked, kitchen.data.house);
   const money = (x: number | null, decimals = 2) =>
     x === null ? "–" : `${printNumber(x, decimals)} ${cost.currency}`;
-  const last = finalState(walked.states);
-  const pools = last ? productOf(last.pot) : null;
-  const mass = pools ? massOfPools(pools) : 0;
-  const nutrition =
-    pools && mass > 0
-      ? nutritionOf(
-          {
-            water: (100 * pools.water) / mass,
-            fat: (100 * pools.fat) / mass,
-            protein: (100 * (pools.proteinOther + pools.collagen)) / mass,
-            collagen: (100 * pools.collagen) / mass,
-            sugars: (100 * pools.sugars) / mass,
-            starch: (100 * pools.starch) / mass,
-            fibre: (100 * pools.fibre) / mass,
-            salt: (100 * pools.salt) / mass,
-            ethanol: (100 * pools.ethanol) / mass,
-            acid: (100 * (pools.acidVolatile + pools.acidFixed)) / mass,
-            volatileAcid: (100 * pools.acidVolatile) / mass,
-            other: (100 * pools.other) / mass,
-          },
-          document.portionG,
-        )
-      : null;
+  const nutrition = nutritionPerPortion(document, walked);
   return (
     <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[1fr_20rem]">
       <table className="w-full self-start text-sm">
@@ -113,10 +89,7 @@ export function CostPanel({ formula, kitchen, walked }: PanelProps) {
         )}
         {nutrition && (
           <p className="mt-4 text-sm text-faded">
-            A portion holds about {printNumber(nutrition.kcal)} kcal: fat {printNumber(nutrition.fatG, 1)} g,
-            carbohydrate {printNumber(nutrition.carbohydrateG, 1)} g, protein{" "}
-            {printNumber(nutrition.proteinG, 1)} g, salt {printNumber(nutrition.saltG, 2)} g; from the
-            compositions in the Larder.
+            A portion of {printMass(g(nutrition.portionG))} brings {nutritionWords(nutrition).join(" ")}
           </p>
         )}
       </div>
