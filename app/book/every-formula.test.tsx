@@ -31,7 +31,14 @@ function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DI
     },
     baseG: sized.base.massG,
     asked: null,
-    refusal: null,
+    refusals: [],
+    columns: [],
+    columnsAsked: null,
+    printed: null,
+    code: { size: 1, path: "M0 0h1v1h-1z" },
+    learning: true,
+    lastVersion: { number: 2, changes: ["salt: 10 g → 12 g"] },
+    cost: null,
     batches: [],
     intervals: [],
     signatures: [],
@@ -39,7 +46,6 @@ function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DI
     ready: null,
     maySign: true,
     display,
-    now: Date.UTC(2026, 10, 28),
   };
   const props = { loaderData } as unknown as ComponentProps<typeof Card>;
   const Stub = createRoutesStub([

@@ -61,11 +61,13 @@ test("of batches yield, time and salt are held against what was wanted; what nob
     ({ yieldG: compared(null), yieldMl: compared(null), minutes: compared(null), ...over }) as BatchRecord;
   const of = attributesOf([
     record({ yieldG: compared(-0.04), seasoned: salt(27.5, 5, 5, 4, 3) ?? [] }),
-    record({ yieldMl: compared(0.02), minutes: compared(0.1) }),
+    record({ yieldMl: compared(0.02), minutes: compared(0.1), thickness: { planned: 42, actual: 47 } }),
   ]);
-  const [yields, time, salts] = of.map(({ name, deviations }) => [name, deviations] as const);
+  const [yields, time, thickness, salts] = of.map(({ name, deviations }) => [name, deviations] as const);
   expect(yields).toEqual(["yield", [-0.04, 0.02]]);
   expect(time).toEqual(["time", [0.1]]);
+  // Five points of the scale of body.
+  expect(thickness).toEqual(["thickness", [0.05]]);
   // 44.5 g where 27.5 g were written.
   expect(salts?.[1][0]).toBeCloseTo(0.618, 3);
   expect(salts?.[1]).toHaveLength(1);
