@@ -21,6 +21,8 @@ export async function ensurePackages() {
   const done = await runProgram("npm", [
     "install",
     "--ignore-scripts",
+    // The application is built here, whatever the environment is called.
+    "--include=dev",
     "--no-audit",
     "--no-fund",
     "--loglevel=error",

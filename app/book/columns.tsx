@@ -13,7 +13,7 @@ export function Columns({
   display: Display;
 }) {
   return (
-    <section className="keep mt-5 overflow-x-auto border-t border-rule pt-4">
+    <section aria-label="Batch sizes" className="keep mt-5 overflow-x-auto border-t border-rule pt-4">
       <h2 className="text-lg">Batch sizes</h2>
       {columns.some(c => c.plain) && (
         <p className="text-sm text-saffron-ink">

@@ -22,6 +22,10 @@ export async function loader({ context, params, request }: Route.LoaderArgs): Pr
   const now = isNames ? section.namesRevision : section.revision;
   const body = await (kept ?? (isNames ? madeHereOf(section) : snapshotOf(section)));
   return Response.json(body, {
-    headers: { "Cache-Control": kept || asked === now ? FOREVER : "no-store" },
+    headers: {
+      "Cache-Control": kept || asked === now ? FOREVER : "no-store",
+      // What one person’s browser keeps is not for the next who signs in on it.
+      Vary: "Cookie",
+    },
   });
 }

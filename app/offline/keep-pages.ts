@@ -24,3 +24,15 @@ export function keepPots(runIds: readonly string[]): void {
     active?.postMessage({ keep: ["/", ...fresh], drop: over }),
   );
 }
+
+const WITH_COST = /\/kitchen\/\d+\.json$/;
+
+/** Whoever sees no cost finds none in what this browser kept for somebody who does. */
+export async function forgetCosts(): Promise<void> {
+  if (!("caches" in globalThis)) return;
+  for (const name of await caches.keys()) {
+    const cache = await caches.open(name);
+    for (const { url } of await cache.keys())
+      if (WITH_COST.test(new URL(url).pathname)) await cache.delete(url);
+  }
+}

@@ -16,7 +16,7 @@ import {
 } from "~/data";
 import type { Route } from "./+types/first";
 import { calledBy, must, number, readForm, usually, words } from "../form.server";
-import { formOf } from "../request.server";
+import { fieldsOf, formOf } from "../request.server";
 import { keepSession } from "./cookies.server";
 import { loginOf } from "./login-of";
 import { passwordProblems } from "./secret-rules";
@@ -45,7 +45,9 @@ export async function action({ request }: Route.ActionArgs) {
     login: words("The sign-in name", 60),
     password: words("The password", 200),
   });
-  const refuse = (problem: string) => data({ problem, coming: null }, { status: 422 });
+  // What was typed stands there again, also where no script runs; a password is typed anew.
+  const { password: _password, ...typed } = fieldsOf(form);
+  const refuse = (problem: string) => data({ problem, coming: null, typed }, { status: 422 });
   if (!read.ok) return refuse(read.problems[0]?.message ?? "");
   const { kitchen, altitudeM, name, password } = read.value;
   const timeZone = read.value.timeZone || "UTC";
@@ -75,7 +77,8 @@ export async function action({ request }: Route.ActionArgs) {
 async function bringBack(form: FormData) {
   const { db } = database();
   const file = form.get("file");
-  const refuse = (problem: string) => data({ problem, coming: null }, { status: 422 });
+  const typed = {};
+  const refuse = (problem: string) => data({ problem, coming: null, typed }, { status: 422 });
   if (!(file instanceof File) || !file.size) return refuse("Choose the file that was taken away.");
   const text = await file.text();
   const lines = () => Readable.from(text.split(/\r?\n/).filter(Boolean)) as AsyncIterable<string>;
@@ -91,6 +94,7 @@ async function bringBack(form: FormData) {
       {
         problem: form.get("sure") !== null && weak ? weak.message : null,
         coming: { kitchens, rows, chef: chef.name, login: chef.login, secrets },
+        typed,
       },
       { status: 200 },
     );

@@ -25,6 +25,7 @@ const told = (rows: Readonly<Record<string, number>>): string =>
 
 /** The first page of an empty installation. */
 export default function First({ actionData }: Route.ComponentProps) {
+  const typed: Readonly<Record<string, string>> = actionData?.typed ?? {};
   return (
     <main className="mx-auto flex min-h-dvh max-w-2xl flex-col justify-center px-6 py-12">
       <Wordmark />
@@ -39,12 +40,38 @@ export default function First({ actionData }: Route.ComponentProps) {
         </p>
       )}
       <Form method="post" className="mt-8 grid gap-4 sm:grid-cols-2">
-        <PlainField label="What the kitchen is called" name="kitchen" maxLength={120} />
-        <PlainField label="How high it stands, m" name="altitudeM" inputMode="decimal" defaultValue="0" />
-        <PlainField label="Time zone, such as Europe/Paris" name="timeZone" defaultValue="UTC" />
+        <PlainField
+          label="What the kitchen is called"
+          name="kitchen"
+          defaultValue={typed.kitchen}
+          maxLength={120}
+        />
+        <PlainField
+          label="How high it stands, m"
+          name="altitudeM"
+          inputMode="decimal"
+          defaultValue={typed.altitudeM ?? "0"}
+        />
+        <PlainField
+          label="Time zone, such as Europe/Paris"
+          name="timeZone"
+          defaultValue={typed.timeZone ?? "UTC"}
+        />
         <span className="hidden sm:block" />
-        <PlainField label="Your name" name="name" autoComplete="name" maxLength={120} />
-        <PlainField label="You sign in as" name="login" autoComplete="username" autoCapitalize="none" />
+        <PlainField
+          label="Your name"
+          name="name"
+          defaultValue={typed.name}
+          autoComplete="name"
+          maxLength={120}
+        />
+        <PlainField
+          label="You sign in as"
+          name="login"
+          defaultValue={typed.login}
+          autoComplete="username"
+          autoCapitalize="none"
+        />
         <PlainField
           label="Your password, 8 signs or more"
           name="password"
