@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import { fetchKitchen } from "./kitchen/at-hand";
 import { FirstKitchen, type KitchenAtHand } from "./kitchen/context";
 import { personHere } from "./offline/courier";
-import { forgetCosts, startKeeper } from "./offline/keep-pages";
+import { startKeeper } from "./offline/keep-pages";
 import { patientFetch } from "./offline/patient-fetch";
 
 const NETWORK = "network";
@@ -29,8 +29,6 @@ const heads = {
   namesRevision: names === undefined ? null : Number(names),
   plain: plain !== undefined,
 };
-
-if (heads.plain) void forgetCosts();
 
 // The page comes to life in the kitchen it was drawn from.
 const fetched = (): Promise<KitchenAtHand | null> =>

@@ -10,20 +10,18 @@ export { type Connection, type Database, database, openDatabase } from "./connec
 export { migrateDatabase } from "./migrate";
 export {
   type KitchenSnapshot,
-  type KitchenHead,
   insertKitchen,
   firstKitchen,
   readSnapshot,
 } from "./kitchens";
 export { type Person, addPerson, changePerson, listPeople, saveDisplay } from "./people";
-export { type Change, listChanges } from "./audit";
+export { listChanges } from "./audit";
 export { DEMO_SIGN_IN } from "./demo-sign-in";
 export { hashSecret, isSecret } from "./secrets";
-export { type Refused, countTry, forgetTries } from "./sign-in-tries";
+export { countTry, forgetTries } from "./sign-in-tries";
 export {
   type Account,
   type SignedIn,
-  type Tablet,
   accountById,
   accountByLogin,
   addTablet,
@@ -108,5 +106,5 @@ export {
 } from "./kit";
 export { isAway } from "./database-errors";
 export { markOf } from "./seen";
-export type { Search, SearchWord } from "./searched";
-export { type ArchiveContents, archiveLines, checkArchive, restoreArchive } from "./archive";
+export type { Search } from "./searched";
+export { archiveLines, checkArchive, restoreArchive } from "./archive";

@@ -1,5 +1,6 @@
 import type { KitchenSnapshot } from "~/data";
 import type { Rank } from "~/core/things/rank";
+import { forgetCosts } from "../offline/keep-pages";
 import type { Owner } from "../offline/queue";
 import type { KitchenAtHand, MadeHere } from "./context";
 
@@ -39,6 +40,7 @@ export async function fetchKitchen(heads: Revisions): Promise<KitchenAtHand | nu
         : read<KitchenSnapshot>(`${heads.plain ? "plain-" : ""}${heads.revision}`),
       read<MadeHere>(`names-${heads.namesRevision}`),
     ]);
+    if (heads.plain && !latest?.plain) void forgetCosts();
     latest = { key: keyOf(heads), plain: heads.plain, snapshot, madeHere };
   } catch (error) {
     if (!latest) throw error;
