@@ -46,7 +46,7 @@ export function PotLive({
       pot={pot}
       now={now}
       timeZone={timeZone}
-      size={below && width > ALONE ? "text-5xl" : below ? "text-3xl" : compact ? "text-xl" : "text-2xl"}
+      size={below && width > ALONE ? "text-4xl" : below ? "text-3xl" : compact ? "text-xl" : "text-2xl"}
     />
   ) : (
     <DoneWords pot={pot} />

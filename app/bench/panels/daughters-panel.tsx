@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import { Link, useFetcher } from "react-router";
 import type { DaughterMoved } from "~/core/formula";
-import { g, printMass, printNumber } from "~/core/ground/quantity";
+import { type Grams, g, printKilograms, printMass, printNumber } from "~/core/ground/quantity";
 import { allocateBase } from "~/core/laws/puree";
 import type { loader } from "../../api/daughters.server";
 import { daysText } from "../../text/format";
@@ -80,6 +80,8 @@ function Changed({ daughter }: { daughter: DaughterMoved }) {
   );
 }
 
+const weight = (massG: Grams): string => (massG >= 2000 ? printKilograms(massG) : printMass(massG));
+
 /** One batch among those that draw on it: the first of the list first, and what is left. */
 function Shared({
   draws,
@@ -106,7 +108,7 @@ function Shared({
   const short = shared.ok && asked.some(({ id }) => (shared.value.shortG[id] ?? 0) > 0.5);
   return (
     <section>
-      <h3 className="font-semibold">{printMass(g(baseG))} of it, shared out</h3>
+      <h3 className="font-semibold">{weight(g(baseG))} of it, shared out</h3>
       <ul className="mt-1 divide-y divide-rule border-y border-rule">
         {wants.map(draw => (
           <li key={draw.id} className="flex flex-wrap items-center justify-between gap-3 py-2">
@@ -117,13 +119,13 @@ function Shared({
               <TypedField
                 label={`${draw.name} draws`}
                 hideLabel
-                shown={printMass(g(draw.wantG))}
+                shown={weight(g(draw.wantG))}
                 read={readWithin("The draw", "g", 0, 1_000_000)}
                 onRead={wantG => setChanged({ ...changed, [draw.id]: wantG })}
                 width="w-24"
               />
               {short && shared.ok && draw.wantG > 0 && (
-                <b className="text-beet">gets {printMass(g(shared.value.given[draw.id] ?? 0))}</b>
+                <b className="text-beet">gets {weight(g(shared.value.given[draw.id] ?? 0))}</b>
               )}
             </span>
           </li>
@@ -132,8 +134,8 @@ function Shared({
       {shared.ok && (
         <p className={`mt-2 ${short ? "font-semibold text-beet" : ""}`}>
           {short
-            ? `Short by ${printMass(g(asked.reduce((sum, { id }) => sum + (shared.value.shortG[id] ?? 0), 0)))}: everybody gets the same share.`
-            : `${printMass(g(shared.value.leftG))} left: use within ${daysText(days)}, or freeze.`}
+            ? `Short by ${weight(g(asked.reduce((sum, { id }) => sum + (shared.value.shortG[id] ?? 0), 0)))}: everybody gets the same share.`
+            : `${weight(g(shared.value.leftG))} left: use within ${daysText(days)}, or freeze.`}
         </p>
       )}
       {draws.length > direct.length && (
