@@ -147,7 +147,7 @@ test("a first batch: from the bones on the table to a printed card", async ({ pa
 
   // Another size of the same card.
   await page.getByLabel("for a batch from").fill("4.3 kg");
-  await page.getByRole("button", { name: "Show this size" }).click();
+  await page.getByRole("button", { name: "Show it so" }).click();
   await expect(page.getByRole("article")).toContainText("129");
 
   // The batch has a page of its own, as it was booked.

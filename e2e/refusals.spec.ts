@@ -239,7 +239,7 @@ test("a wrong size of a card keeps what was typed", async ({ page }) => {
   await page.goto("/book");
   await page.getByRole("main").getByRole("link").first().click();
   await page.getByLabel("for a batch from").fill("much");
-  await page.getByRole("button", { name: "Show this size" }).click();
+  await page.getByRole("button", { name: "Show it so" }).click();
   await expect(page.getByRole("alert")).toContainText("not an amount");
   await expect(page.getByLabel("for a batch from")).toHaveValue("much");
 });

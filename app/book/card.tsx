@@ -2,7 +2,7 @@ import { Printer } from "lucide-react";
 import { useMemo } from "react";
 import { Form, Link, useSearchParams } from "react-router";
 import { basisFrom, openKitchen } from "~/core/formula";
-import { cardOf } from "~/core/standard";
+import { batchYield, cardOf } from "~/core/standard";
 import {
   g,
   s,
@@ -14,6 +14,7 @@ import {
 } from "~/core/ground/quantity";
 import type { Route } from "./+types/card";
 import { useKitchen } from "../kitchen/context";
+import { yieldWords } from "../text/batch-yield";
 import { nutritionWords } from "../text/nutrition";
 import { costInWords } from "../text/money";
 import { bandText, daysText, dayOf, durationBandText } from "../text/format";
@@ -55,6 +56,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
     [document, kitchen, intervals, times],
   );
   const { label } = card;
+  const shown = batchYield(batches, document.base.massG);
   const yieldBand = bandText(card.end?.volumeMl, 1000, card.finishedMl < 2000 ? 2 : 1);
   return (
     <main className="mx-auto max-w-4xl px-4 py-6 sm:px-6 print:max-w-none print:p-0">
@@ -234,6 +236,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               {printVolume(card.finishedMl)}, {printKilograms(card.finishedG)}: {card.portions} portions of{" "}
               {printMass(card.portionG)}
             </p>
+            {shown && <p>{yieldWords(shown)}</p>}
           </div>
           <div>
             <h2 className="text-lg">Hands and pots</h2>

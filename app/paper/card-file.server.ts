@@ -1,4 +1,5 @@
 import { cardAsked, cardFrom, readCard, type CardRead } from "../book/card-data.server";
+import { batchYield } from "~/core/standard";
 import { requirePerson } from "../people/person.server";
 import type { Route } from "./+types/card-file";
 import { type CardPrint, writeCard } from "./card-paper.server";
@@ -31,6 +32,7 @@ export function printOf(
     newer: standard && standard.versionId !== version.versionId ? standard.number : null,
     cost: read.cost,
     lastVersion: read.lastVersion ?? null,
+    shown: batchYield(read.batches, read.document.base.massG),
     reasons: of.reasons,
     wall: of.wall,
   };

@@ -1,4 +1,4 @@
-import { type Card, type CardStep, type Column } from "~/core/standard";
+import { type BatchYield, type Card, type CardStep, type Column } from "~/core/standard";
 import { type Display, massFor } from "~/core/things/house";
 import {
   g,
@@ -13,6 +13,7 @@ import {
 } from "~/core/ground/quantity";
 import { bandText, dayOf, daysText, durationBandText } from "../text/format";
 import { costInWords } from "../text/money";
+import { yieldWords } from "../text/batch-yield";
 import { nutritionWords } from "../text/nutrition";
 import type { Code } from "./code.server";
 import { FADED, INK, STOP, type Sheet, WARN } from "./sheet.server";
@@ -43,6 +44,8 @@ export interface CardPrint {
     readonly unpriced: readonly string[];
   } | null;
   readonly lastVersion: { readonly number: number; readonly changes: readonly string[] } | null;
+  /** What its batches have given; `null` where none was measured. */
+  readonly shown: BatchYield | null;
   readonly reasons: boolean;
   /** In large type, with what is read from across the stove only. */
   readonly wall: boolean;
@@ -257,7 +260,8 @@ function writeColumns(sheet: Sheet, { card, columns, display }: CardPrint): void
   sheet.rule();
 }
 
-function facts(sheet: Sheet, { card, cost, lastVersion, wall }: CardPrint): void {
+function facts(sheet: Sheet, print: CardPrint): void {
+  const { card, wall } = print;
   const { label, keeps } = card;
   const parts: [string, string[]][] = [];
   const part = (title: string, ...texts: (string | false | null)[]) => {
@@ -281,18 +285,19 @@ function facts(sheet: Sheet, { card, cost, lastVersion, wall }: CardPrint): void
   );
   part("In this house", ...card.houseTerms);
   part("To be reached and written down", ...card.limits);
-  if (!wall) work(part, card, cost, lastVersion);
+  if (!wall) work(part, print);
   writeParts(sheet, parts);
 }
 
 type Part = (title: string, ...texts: (string | false | null)[]) => void;
 
 /** What a cook at the stove does not need. */
-function work(part: Part, card: Card, cost: CardPrint["cost"], lastVersion: CardPrint["lastVersion"]): void {
+function work(part: Part, { card, cost, lastVersion, shown }: CardPrint): void {
   part(
     "Hands and pots",
     `${printDuration(card.handsOnS)} hands on, ${printDuration(s(Math.max(0, card.totalS - card.handsOnS)))} by itself. ${card.equipment.join(", ")}.`,
     `Yield ${printVolume(card.finishedMl)}, ${printKilograms(g(card.finishedG))}.`,
+    shown && yieldWords(shown),
   );
   if (card.nutrition)
     part(`A portion of ${printMass(card.portionG)} brings`, ...nutritionWords(card.nutrition));

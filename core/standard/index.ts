@@ -1,3 +1,4 @@
+export { type BatchYield, batchYield } from "./batch-yield";
 export { type ContainerLabel, FROZEN_DAYS, type Kept, labelFor } from "./label";
 export {
   type Column,

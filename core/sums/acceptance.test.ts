@@ -258,6 +258,11 @@ describe("acceptance, in the order of the work", () => {
       perPan: { sauce: 160 },
     });
   });
+  test("C154 a plate of 25 g and two dots of 8 g: 41 g, for 55 covers 2 255 g, with 8 % left in the bag 2 451 g", () => {
+    const plate = work("orders", { orders: 55, each: { pool: 25, dots: 16 }, lossPct: 8 });
+    expect(plate).toMatchObject({ onOneG: 41, totals: { pool: 1375, dots: 880 } });
+    expect(plate.makeG).toBeCloseTo(2451, 0);
+  });
   test("C157 six orders with 12 g of butter for 19:30 take 72 g and begin at 19:26", () => {
     const six = { orders: 6, each: { butter: 12 }, at: "19:30" };
     expect(work("orders", six)).toMatchObject({ totals: { butter: 72 }, fireAt: "19:26" });

@@ -28,7 +28,7 @@ export const ANSWERED: Readonly<Record<string, readonly [words: string, unit?: s
   inBatchPct: ["in the batch", "%"], item: ["try"], labelPct: ["for the label", "%"], left: ["left over"], leftG: ["left", "g"],
   leftPct: ["left", "%"], level: ["in words"], levelMm: ["on the stick", "mm"], levelledAtMin: ["level since", "min"],
   limitMin: ["allowed", "min"], lines: ["lines"], liquorMl: ["soaking liquor", "ml"], lo: ["from"], loads: ["loads"],
-  logReduction: ["log reduction"], lookAtMin: ["look at", "min"], lossPct: ["lost", "%"], lostG: ["lost", "g"], makeG: ["to make", "g"],
+  logReduction: ["log reduction"], lookAtMin: ["look at", "min"], lossPct: ["lost", "%"], lostG: ["lost", "g"], makeG: ["to make", "g"], onOneG: ["on one plate", "g"],
   markMm: ["mark on the stick", "mm"], massG: ["weight", "g"], meets: ["limits met"], message: ["what"], millilitres: ["volume", "ml"],
   min: ["after", "min"], mlPerHour: ["an hour", "ml"], minutes: ["takes", "min"], minutesAtRef: ["at the reference", "min"], minutesAtRefLow: ["at the reference, at least", "min"],
   minutesPerFold: ["minutes a fold", "min"], mismatch: ["the two differ by", "°C"], mixC: ["mixed", "°C"], mostAtOnceG: ["most at once", "g"],

@@ -135,6 +135,12 @@ export const orders = defineSum({
       .refine(parts => Object.keys(parts).length > 0, "Say what goes into one: sauce 40, butter 12.")
       .meta({ title: "Into each", unit: "g", typed: "pairs", hint: "sauce 40, water 25, purée 60" }),
     perPan: count("Orders in one pan").optional(),
+    lossPct: z
+      .number()
+      .min(0)
+      .max(90)
+      .optional()
+      .meta({ title: "Left in bags, bottles and on spoons", unit: "%" }),
     at: z
       .string()
       .regex(CLOCK, "Type the time as 19:30.")
@@ -149,25 +155,38 @@ export const orders = defineSum({
   }),
   output: z.strictObject({
     totals: z.record(z.string(), z.number()),
+    /** On one plate, and to be made for all of them with what is left behind. */
+    onOneG: z.number(),
+    makeG: z.number(),
     pans: z.number(),
     perPan: z.record(z.string(), z.number()),
     fireAt: z.string().optional(),
   }),
   example: { orders: 12, each: { sauce: 40, water: 25, purée: 60 } },
   asks: ["orders", "each", "perPan", "at"],
-  work: ({ orders: n, each, perPan, at, beforeMin }) => {
+  work: ({ orders: n, each, perPan, at, beforeMin, lossPct }) => {
     const pans = perPan === undefined ? 1 : Math.ceil(n / perPan);
     const times = (k: number) => Object.fromEntries(Object.entries(each).map(([what, g]) => [what, g * k]));
     const inWords = (parts: Readonly<Record<string, number>>) =>
       Object.entries(parts)
         .map(([what, massG]) => `${grams(massG)} ${what}`)
         .join(", ");
+    const onOneG = Object.values(each).reduce((sum, massG) => sum + massG, 0);
+    const makeG = (onOneG * n) / (1 - (lossPct ?? 0) / 100);
+    const several = Object.keys(each).length > 1;
     const fireAt = at === undefined ? undefined : clockBefore(at, beforeMin);
     // Pans filled as evenly as orders can be.
     const most = Math.ceil(n / pans);
     return ok({
-      output: { totals: times(n), pans, perPan: times(most), ...(fireAt !== undefined && { fireAt }) },
-      sentence: `${num(n)} orders: ${inWords(times(n))}${pans > 1 ? `; in ${num(pans)} pans, at most ${num(most)} in one: ${inWords(times(most))}` : ""}.${fireAt === undefined ? "" : ` Begin at ${fireAt}.`}`,
+      output: {
+        totals: times(n),
+        onOneG,
+        makeG,
+        pans,
+        perPan: times(most),
+        ...(fireAt !== undefined && { fireAt }),
+      },
+      sentence: `${num(n)} orders: ${inWords(times(n))}${several ? `, ${grams(onOneG)} on one plate` : ""}${lossPct ? `; make ${grams(makeG)} with what is left behind` : ""}${pans > 1 ? `; in ${num(pans)} pans, at most ${num(most)} in one: ${inWords(times(most))}` : ""}.${fireAt === undefined ? "" : ` Begin at ${fireAt}.`}`,
     });
   },
 });
