@@ -133,10 +133,10 @@ test("stove, range and book are accessible", async ({ page }) => {
 
 test("from 390 to 1600 px nothing is cut off", async ({ page }) => {
   test.slow();
-  await signAs(page);
+  await signAs(page, "Ilse Varga");
   const run = await cook(page, STOCK, "6 kg", "open-7");
   await page.goto("/book");
-  const card = await page.getByRole("main").getByRole("link").first().getAttribute("href");
+  const card = await page.locator("main a[href^='/book/']").first().getAttribute("href");
   for (const path of [
     "/",
     "/bench",
@@ -154,6 +154,9 @@ test("from 390 to 1600 px nothing is cut off", async ({ page }) => {
     "/kit/tall-1",
     "/book",
     card ?? "/book",
+    "/me",
+    "/people",
+    "/people/changes",
   ]) {
     await page.goto(path);
     await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
