@@ -158,7 +158,7 @@ test("formulas go out as files and come in again without doing harm", async ({ p
   await page.goto("/bench/new/file");
   await page.getByLabel("or pasted here").fill('{"half": ');
   await page.getByRole("button", { name: "Look it over" }).click();
-  await expect(page.getByRole("alert")).toContainText("This is not JSON");
+  await expect(page.getByRole("alert")).toContainText("not whole JSON");
   for (const [ending, words] of [
     ["md", "# Buckwheat brown gravy"],
     ["csv", "buckwheat flour"],
@@ -184,7 +184,7 @@ test("same method, other main ingredient: what cannot be known is asked", async 
 });
 
 test("each cook's card in each cook's units, and the house's own words", async ({ page }) => {
-  await signAs(page, "Petr Lind");
+  await signAs(page, "Noor Adeyi");
   await openFormula(page, "Guinea-fowl glace");
   await page.getByRole("link", { name: "Card, print" }).click();
   const card = page.getByRole("article");

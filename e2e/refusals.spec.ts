@@ -96,11 +96,11 @@ test("two cooks save at once: both versions are shown, nothing is overwritten", 
   await signAs(page, "Ilse Varga");
   await openFormula(page, STOCK);
   const other = await browser.newPage();
-  await signAs(other, "Petr Lind");
+  await signAs(other, "Tomas Reyhl");
   await openFormula(other, STOCK);
   await setBase(other, "7.7 kg");
   await page.getByLabel(/^from /).fill("6.6 kg");
-  const notice = page.getByRole("alert").filter({ hasText: "Petr Lind saved this formula" });
+  const notice = page.getByRole("alert").filter({ hasText: "Tomas Reyhl saved this formula" });
   await expect(notice).toContainText(/6\.60.kg/);
   await expect(notice).toContainText(/7\.70.kg/);
   await page.getByRole("button", { name: "Keep mine" }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { allReady, begin, done, openFormula, plain, setBase, signAs, GLACE } from "./kitchen";
+import { allReady, begin, done, openFormula, plain, signAs, GLACE } from "./kitchen";
 
 /** A trainee cooks on the simulated stove: readings from its instruments, a burner change in the middle, no trace behind. */
 test("a reduction is rehearsed sixty times as fast: the scale is read with one tap, the pot is moved, and nothing of it is booked", async ({
@@ -16,7 +16,12 @@ test("a reduction is rehearsed sixty times as fast: the scale is read with one t
   };
   const othersBefore = await onTheRange();
   await openFormula(page, GLACE);
-  await setBase(page, "4000 g");
+  // A trainee changes no recipe, and cooks any size of it.
+  await page.getByLabel(/^from /).fill("4000 g");
+  await page.getByLabel(/^from /).blur();
+  await expect(
+    page.getByText("changed by cooks and chefs").or(page.getByText("not saved")).first(),
+  ).toBeVisible();
   await page.getByText("Rehearse", { exact: true }).click();
   await page.getByRole("button", { name: "a minute in a second" }).click();
   await expect(page.getByText("REHEARSAL")).toBeVisible();

@@ -5,7 +5,7 @@ import { begin, cook, cookThrough, done, plain, signAs } from "./kitchen";
 test("a mayonnaise that splits is rescued in guided doses, logged with its outcome, and the batch says so", async ({
   page,
 }) => {
-  await signAs(page, "Petr Lind");
+  await signAs(page, "Noor Adeyi");
   await cook(page, "Walnut-oil mayonnaise", "400 g");
   const oil = page.getByRole("region", { name: "The oil" });
   for (let n = 0; n < 6; n++) {

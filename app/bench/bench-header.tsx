@@ -30,6 +30,8 @@ function useSaveState({ saveState, base, typed, onTyped }: Formula): SaveState {
 }
 
 export interface BenchHeaderProps {
+  /** Whether nothing but its size differs from what is kept. */
+  asKept: boolean;
   formula: Formula;
   formulaId: string;
   kitchen: Kitchen;
@@ -46,6 +48,7 @@ export interface BenchHeaderProps {
 }
 
 export function BenchHeader({
+  asKept,
   formula,
   kitchen,
   walked,
@@ -101,6 +104,7 @@ export function BenchHeader({
           burnerId={burnerId}
           onBurner={onBurner}
           newRunId={newRunId}
+          asKept={asKept}
           cookable={walked.problems.length === 0 && walked.states.length > 0}
         />
       </div>
@@ -159,6 +163,7 @@ function CookButton({
   onBurner,
   newRunId,
   cookable,
+  asKept,
 }: {
   formula: Formula;
   kitchen: Kitchen;
@@ -167,14 +172,19 @@ function CookButton({
   newRunId: string;
   /** Whether the line can be cooked as it stands; it also has to be saved. */
   cookable: boolean;
+  /** Whether nothing but its size differs from what is kept. */
+  asKept: boolean;
 }) {
-  const ready = useSaveState(formula) === "saved" && cookable;
+  const mayEdit = useMay("edit");
+  // Who may not change the recipe cooks it as it is kept, at any size.
+  const ready = (useSaveState(formula) === "saved" || (!mayEdit && asKept)) && cookable;
   const refused = useActionData<CookReply>();
   const mayLog = useMay("log");
   const busy = useNavigation().state !== "idle";
   return (
     <Form method="post" id={COOK_FORM} className="relative flex gap-2">
       <input type="hidden" name="run" value={newRunId} />
+      <input type="hidden" name="base" value={formula.document.base.massG} />
       {refused && "taken" in refused && <input type="hidden" name="taken" value={refused.taken} />}
       <label className="sr-only" htmlFor="cook-burner">
         On which burner

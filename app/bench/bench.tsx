@@ -2,6 +2,8 @@ import { useCallback, useMemo, useState } from "react";
 import { data, useNavigate } from "react-router";
 import { ulid } from "ulid";
 import {
+  atSize,
+  sameValue,
   type Askable,
   FIGURES,
   type FigureId,
@@ -15,7 +17,7 @@ import {
   traceOf,
   indexBefore,
 } from "~/core/formula";
-import { printDuration, s } from "~/core/ground/quantity";
+import { g, printDuration, s } from "~/core/ground/quantity";
 import type { Route } from "./+types/bench";
 import { useKitchenWith } from "../kitchen/context";
 import { bandText, durationBandText } from "../text/format";
@@ -70,6 +72,10 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
 
 function Bench({ drawnOn, stored, weighed, whose, newRunId }: Route.ComponentProps["loaderData"]) {
   const formula = useFormula(whose, stored);
+  const asKept = useMemo(
+    () => sameValue(atSize(stored.document, g(formula.document.base.massG)), formula.document),
+    [stored.document, formula.document],
+  );
   const { document } = formula;
   const kitchenData = useKitchenWith(useDrawnOn(document, drawnOn));
   const [burnerId, setBurnerId] = useState(kitchenData.defaultBurnerId);
@@ -111,6 +117,7 @@ function Bench({ drawnOn, stored, weighed, whose, newRunId }: Route.ComponentPro
     <AskProvider explain={explained} intervalOf={intervalOf}>
       <main>
         <BenchHeader
+          asKept={asKept}
           formula={formula}
           kitchen={kitchen}
           walked={walked}

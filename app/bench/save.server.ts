@@ -1,6 +1,15 @@
 import { isValid, ulid } from "ulid";
 import { z } from "zod";
-import { type FormulaDocument, basisOf, nameOfFormula, openKitchen, readFormula, walk } from "~/core/formula";
+import {
+  type FormulaDocument,
+  atSize,
+  basisOf,
+  nameOfFormula,
+  openKitchen,
+  readFormula,
+  walk,
+} from "~/core/formula";
+import { g } from "~/core/ground/quantity";
 import { roomOn } from "~/core/kit";
 import { type Rehearsal, database, findFormula, liveRuns, saveFormula, startRun } from "~/data";
 import { kitchenFor } from "../kitchen/kitchen.server";
@@ -51,6 +60,12 @@ export async function saveEdit(
   };
 }
 
+/** The recipe as it is kept, at the size the form asks for: who may not change it may cook any size of it. */
+function sized(document: FormulaDocument, form: FormData): FormulaDocument {
+  const massG = Number(form.get("base"));
+  return massG > 0 && Number.isFinite(massG) ? atSize(document, g(massG)) : document;
+}
+
 /** Puts the formula on the fire at the size it stands at. Refused while its line cannot be walked to the end. */
 export async function cook(section: SectionWithPerson, id: string, form: FormData): Promise<CookReply> {
   const { db } = database();
@@ -58,10 +73,11 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
   const named = String(form.get("run") ?? "");
   const stored = await findFormula(db, section.kitchenId, id);
   if (!stored) return { problem: "This formula is not here any more." };
-  const kitchen = await kitchenFor(section, [stored.document]);
+  const document = sized(stored.document, form);
+  const kitchen = await kitchenFor(section, [document]);
   const burner = kitchen.burners.find(b => b.id === (burnerId ?? kitchen.defaultBurnerId));
   if (!burner) return { problem: "That burner is not part of this range. Choose another." };
-  const rehearsal = rehearsalOf(form, stored.document);
+  const rehearsal = rehearsalOf(form, document);
   const onIt = (await liveRuns(db, section.kitchenId)).filter(run => run.burnerId === burner.id);
   if (
     !rehearsal &&
@@ -75,7 +91,7 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
       problem: `${name}${onIt.length > 1 ? ` and ${onIt.length - 1} more` : ""} cooks on ${burner.name} already. Choose another burner, or press again to put this beside it.`,
     };
   }
-  const walked = walk(stored.document, openKitchen(kitchen, {}, burner.id));
+  const walked = walk(document, openKitchen(kitchen, {}, burner.id));
   const stops = walked.problems[0];
   if (stops) return { problem: `It cannot be cooked as it stands: ${stops.message}` };
   if (!walked.states.length) return { problem: "There is no step to cook yet. Add one first." };
@@ -84,11 +100,11 @@ export async function cook(section: SectionWithPerson, id: string, form: FormDat
     kitchenId: section.kitchenId,
     formulaId: id,
     formulaVersionId: stored.versionId,
-    baseG: stored.document.base.massG,
+    baseG: document.base.massG,
     burnerId: burner.id,
     personId: section.person.id,
     now: new Date(),
-    basis: basisOf(stored.document, kitchen, burner.id),
+    basis: basisOf(document, kitchen, burner.id),
     ...(rehearsal && { rehearsal }),
   });
   return { runId };
