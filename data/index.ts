@@ -8,12 +8,7 @@ export {
 } from "./signatures";
 export { type Connection, type Database, database, openDatabase } from "./connection";
 export { migrateDatabase } from "./migrate";
-export {
-  type KitchenSnapshot,
-  insertKitchen,
-  firstKitchen,
-  readSnapshot,
-} from "./kitchens";
+export { type KitchenSnapshot, insertKitchen, firstKitchen, readSnapshot } from "./kitchens";
 export { type Person, addPerson, changePerson, listPeople, saveDisplay } from "./people";
 export { listChanges } from "./audit";
 export { DEMO_SIGN_IN } from "./demo-sign-in";
