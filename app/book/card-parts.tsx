@@ -1,6 +1,6 @@
 import type { CardMark, CardStep as Step } from "~/core/standard";
-import { type Display, massFor } from "~/core/things/house";
-import { mm, printDuration, printLength, printMass, printNumber } from "~/core/ground/quantity";
+import { type Display, massFor, textFor } from "~/core/things/house";
+import { mm, printDuration, printLength, printNumber } from "~/core/ground/quantity";
 import { vesselInWords } from "../bench/pot-panel";
 import { bandText, durationBandText, gramsBand } from "../text/format";
 import { lookOf } from "../ui/liquid";
@@ -41,30 +41,31 @@ export function CardStep({
   reasons?: boolean;
 }) {
   const { interval, stop } = step;
+  const say = (text: string) => textFor(display, text);
   return (
     <li className="keep grid grid-cols-[1.75rem_minmax(0,1fr)] gap-x-2 border-b border-rule py-2.5 sm:grid-cols-[1.75rem_minmax(0,1fr)_17rem] print:grid-cols-[1.75rem_minmax(0,1fr)_17rem]">
       <span className="font-display font-semibold text-faded">{index + 1}</span>
       <div>
         <p>
-          <strong>{step.title}</strong> {step.detail}
+          <strong>{say(step.title)}</strong> {say(step.detail)}
         </p>
-        {step.remark && <p className="italic">{step.remark}</p>}
+        {step.remark && <p className="italic">{say(step.remark)}</p>}
         <p className="text-sm text-faded">
-          {step.cue && `until: ${step.cue} · `}
+          {step.cue && `until: ${say(step.cue)} · `}
           {step.durationS !== null &&
             `about ${printDuration(step.durationS)} ${bracketed(durationBandText(interval?.durationS))}`}
           {stop && (
             <strong className="text-ink">
               {" "}
               · stop at {printLength(mm(stop.markMm))} {bracketed(bandText(interval?.markMm, 1, 0))} on the
-              stick, or {printMass(stop.grossG)} on the scale with {stop.vesselName}
+              stick, or {massFor(display, stop.grossG)} on the scale with {stop.vesselName}
             </strong>
           )}
         </p>
-        {reasons && step.why && <p className="text-sm text-sorrel">Why: {step.why}</p>}
+        {reasons && step.why && <p className="text-sm text-sorrel">Why: {say(step.why)}</p>}
         {step.cautions.map(caution => (
           <p key={caution} className="text-sm text-saffron-ink">
-            ▲ {caution}
+            ▲ {say(caution)}
           </p>
         ))}
       </div>
@@ -94,7 +95,7 @@ export function CardStep({
             <dt>
               {computed.what}, about
               <span className="block text-xs text-faded">
-                {gramsBand(interval?.computedG[computed.what])}
+                {say(gramsBand(interval?.computedG[computed.what]))}
               </span>
             </dt>
             <dd className="font-bold whitespace-nowrap">{massFor(display, computed.massG)}</dd>

@@ -3,15 +3,8 @@ import { useMemo } from "react";
 import { Form, Link, useSearchParams } from "react-router";
 import { basisFrom, openKitchen } from "~/core/formula";
 import { batchYield, cardOf } from "~/core/standard";
-import {
-  g,
-  s,
-  printDuration,
-  printKilograms,
-  printMass,
-  printNumber,
-  printVolume,
-} from "~/core/ground/quantity";
+import { massFor, textFor } from "~/core/things/house";
+import { g, s, printDuration, printKilograms, printNumber, printVolume } from "~/core/ground/quantity";
 import type { Route } from "./+types/card";
 import { useKitchen } from "../kitchen/context";
 import { yieldWords } from "../text/batch-yield";
@@ -141,7 +134,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           </div>
           <dl className="flex gap-x-7">
             <Figure label="from">
-              {printKilograms(card.base.massG)}{" "}
+              {massFor(display, card.base.massG)}{" "}
               <span className="text-base font-normal">{card.base.name}</span>
             </Figure>
             <Figure label="gives" band={yieldBand && `${yieldBand} l`}>
@@ -206,7 +199,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
                 ? label.allergens.join(", ") || "none recorded in these ingredients"
                 : `not known: ${label.notEntered.join(", ")} not entered`}
             </p>
-            {label.guests && <p className="font-bold">For guests: {label.guests}</p>}
+            {label.guests && <p className="font-bold">For guests: {textFor(display, label.guests)}</p>}
             {label.wrongName && <p className="font-bold text-beet">✕ {label.wrongName}</p>}
             <p className="text-sm text-faded">
               Contains {label.diet.join(", ") || "nothing flagged"}. Cross-contact in the kitchen is not seen
@@ -216,8 +209,8 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           <div>
             <h2 className="text-lg">Keeping</h2>
             <p>
-              {daysText(card.keeps.days)} at {card.keeps.atC} °C, day of making is day 1 (proposed by class,
-              to be confirmed). {card.keeps.words}
+              {daysText(card.keeps.days)} at {textFor(display, `${card.keeps.atC} °C`)}, day of making is day
+              1 (proposed by class, to be confirmed). {textFor(display, card.keeps.words)}
             </p>
             <p className="text-sm text-faded">Follow your local food code.</p>
             {card.houseTerms.map(term => (
@@ -233,8 +226,8 @@ export default function Card({ loaderData }: Route.ComponentProps) {
           <div>
             <h2 className="text-lg">Yield</h2>
             <p>
-              {printVolume(card.finishedMl)}, {printKilograms(card.finishedG)}: {card.portions} portions of{" "}
-              {printMass(card.portionG)}
+              {printVolume(card.finishedMl)}, {massFor(display, card.finishedG)}: {card.portions} portions of{" "}
+              {massFor(display, card.portionG)}
             </p>
             {shown && <p>{yieldWords(shown)}</p>}
           </div>
@@ -251,14 +244,14 @@ export default function Card({ loaderData }: Route.ComponentProps) {
               <h2 className="text-lg">To be reached and written down</h2>
               <ul>
                 {card.limits.map(limit => (
-                  <li key={limit}>{limit}</li>
+                  <li key={limit}>{textFor(display, limit)}</li>
                 ))}
               </ul>
             </div>
           )}
           {card.nutrition && (
             <div>
-              <h2 className="text-lg">A portion of {printMass(card.portionG)} brings</h2>
+              <h2 className="text-lg">A portion of {massFor(display, card.portionG)} brings</h2>
               {nutritionWords(card.nutrition).map(words => (
                 <p key={words} className="last:text-sm last:text-faded">
                   {words}

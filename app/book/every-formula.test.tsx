@@ -98,6 +98,9 @@ describe.each(EVERY_FORMULA)("the card of %s", (_, document) => {
   test("in pounds and ounces no gram is left among the amounts", () => {
     const { article } = card(document, 1, { units: "us", roundG: 1 });
     for (const dd of article.querySelectorAll("ol dl dd"))
-      expect(words(dd)).toMatch(/(lb|oz|tsp|tbsp|fl oz|cup)/);
+      expect(words(dd)).toMatch(/(lb|oz|tsp|tbsp|fl oz|cup|a trace)/);
+    // No degree Celsius either, wherever it stands; nothing that was weighed is nought.
+    expect(words(article)).not.toContain("°C");
+    expect(words(article)).not.toMatch(/(?<![\d.])0 (?:oz|lb|tsp)/);
   });
 });

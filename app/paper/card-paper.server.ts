@@ -1,5 +1,5 @@
 import { type BatchYield, type Card, type CardStep, type Column } from "~/core/standard";
-import { type Display, massFor } from "~/core/things/house";
+import { type Display, massFor, textFor } from "~/core/things/house";
 import {
   g,
   mm,
@@ -87,7 +87,7 @@ function head(sheet: Sheet, print: CardPrint): void {
   y += 4;
   const band = bandText(card.end?.volumeMl, 1000, card.finishedMl < 2000 ? 2 : 1);
   y += sheet.at(
-    `from ${massFor(display, card.base.massG)} ${card.base.name} · gives ${printVolume(card.finishedMl)}${band && ` (${band} l)`}, ${card.portions} portions of ${printMass(card.portionG)} · in ${printDuration(card.totalS)}`,
+    `from ${massFor(display, card.base.massG)} ${card.base.name} · gives ${printVolume(card.finishedMl)}${band && ` (${band} l)`}, ${card.portions} portions of ${massFor(display, card.portionG)} · in ${printDuration(card.totalS)}`,
     sheet.left,
     y,
     width,
@@ -117,19 +117,20 @@ function writeStep(sheet: Sheet, print: CardPrint, step: CardStep, index: number
     durationS === null
       ? ""
       : `about ${printDuration(durationS)} ${bracketed(durationBandText(step.interval?.durationS))}`;
+  const say = (text: string) => textFor(display, text);
   const texts: [string, object][] = [
-    [step.title, { face: "bold", size: wall ? 11.5 : 10 }],
-    [step.detail, {}],
-    [step.remark ?? "", { face: "italic" }],
-    [[step.cue && `until: ${step.cue}`, time].filter(Boolean).join(" · "), { colour: FADED, size: 8.5 }],
+    [say(step.title), { face: "bold", size: wall ? 11.5 : 10 }],
+    [say(step.detail), {}],
+    [say(step.remark ?? ""), { face: "italic" }],
+    [[step.cue && `until: ${say(step.cue)}`, time].filter(Boolean).join(" · "), { colour: FADED, size: 8.5 }],
     [
       stop
         ? `stop at ${printLength(mm(stop.markMm))} ${bracketed(bandText(step.interval?.markMm, 1, 0))} on the stick, or ${massFor(display, stop.grossG)} on the scale with ${stop.vesselName}`
         : "",
       { face: "bold", size: wall ? 12 : 9.5 },
     ],
-    [print.reasons && step.why ? `Why: ${step.why}` : "", { size: 8.5, face: "italic" }],
-    ...step.cautions.map((caution): [string, object] => [`! ${caution}`, { colour: WARN, size: 8.5 }]),
+    [print.reasons && step.why ? `Why: ${say(step.why)}` : "", { size: 8.5, face: "italic" }],
+    ...step.cautions.map((caution): [string, object] => [`! ${say(caution)}`, { colour: WARN, size: 8.5 }]),
   ];
   const lines: [string, string, string][] = [
     ...step.lines.map((line): [string, string, string] => [
@@ -266,7 +267,7 @@ function facts(sheet: Sheet, print: CardPrint): void {
   const parts: [string, string[]][] = [];
   const part = (title: string, ...texts: (string | false | null)[]) => {
     const said = texts.filter((text): text is string => Boolean(text));
-    if (said.length) parts.push([title, said]);
+    if (said.length) parts.push([title, said.map(text => textFor(print.display, text))]);
   };
   part(
     "Allergens recorded",

@@ -57,7 +57,8 @@ export function printUsMeasure(volume: Millilitres): string {
   const marks = ["", "⅛", "¼", "⅜", "½", "⅝", "¾", "⅞"];
   const whole = Math.floor(eighths / 8);
   const near = Math.abs((eighths / 8) * size - volume) > 0.005 * volume ? "about " : "";
-  const text = `${whole || ""}${marks[eighths % 8] ?? ""}` || "0";
+  if (eighths === 0) return `under ⅛ ${one}`;
+  const text = `${whole || ""}${marks[eighths % 8] ?? ""}`;
   return `${near}${text} ${eighths > 8 ? many : one}`;
 }
 
