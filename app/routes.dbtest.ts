@@ -24,6 +24,7 @@ import * as photo from "./api/photo.server";
 import * as photos from "./api/photos.server";
 import * as runEvents from "./api/run-events.server";
 import * as batch from "./batch/batch.server";
+import * as batchTable from "./batch/export.server";
 import * as bench from "./bench/bench.server";
 import * as formulas from "./bench/formulas.server";
 import * as versions from "./bench/versions/versions.server";
@@ -276,6 +277,10 @@ describe("a batch", () => {
     expect(status).toBe(200);
     expect((body as { since: unknown }).since).toEqual([]);
     expect(body).toMatchObject({ batch: { runId, startedBy: "Noor Adeyi" } });
+    const { body: table } = await answered(batchTable.loader(await argsFor(get("batches.csv"))));
+    const rows = String(table).trim().split("\n");
+    expect(rows[0]).toContain("finishedAt,formula,version,by,fromG");
+    expect(rows.filter(row => row.includes("Guinea-fowl glace"))).toHaveLength(1);
     const { body: listed } = await answered(book.loader(await argsFor(get("book?q=glace"))));
     expect(listed).toMatchObject({ of: 1, cards: [{ batches: 1 }] });
   });

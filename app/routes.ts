@@ -32,6 +32,7 @@ export default [
   route("stove/:runId", "stove/stove.tsx"),
   route("book.pdf", "paper/book-file.ts"),
   route("book/:versionId/card.pdf", "paper/card-file.ts"),
+  route("batches.csv", "batch/export.ts"),
   route("batch/:runId/labels.pdf", "paper/labels-file.ts"),
   route("kitchen.ndjson", "kitchen/archive.ts"),
   route("larder.csv", "larder/export.ts", { id: "larder-csv" }),

@@ -12,6 +12,9 @@ const CHROMIUM = ["/usr/bin/chromium", "/usr/bin/chromium-browser"];
 /** Tests and measures send more in a minute than a section does. */
 const MANY = "1000000";
 
+/** A server that a test starts anew knows who was signed in, as one that the starter starts does. */
+const SECRETS = "only-for-tests";
+
 /**
  * Runs some work against the real application with the demo kitchen, on a database that is thrown away afterwards.
  * @param work gets the environment in which a browser finds the application, and a folder for its reports
@@ -26,13 +29,14 @@ export async function withApplication(work) {
     await prepareDatabase(mariadb.url, true);
     const port = await freePort();
     server = await startServer(port, mariadb.url, {
-      env: { HONDARO_WRITES_PER_MINUTE: MANY, HONDARO_WATCH_LOOP: "1" },
+      env: { HONDARO_WRITES_PER_MINUTE: MANY, HONDARO_WATCH_LOOP: "1", HONDARO_SECRETS: SECRETS },
     });
     const env = {
       HONDARO_URL: `http://127.0.0.1:${port}`,
       DATABASE_URL: mariadb.url,
       CHROMIUM: findProgram(CHROMIUM),
       HONDARO_SERVER_PID: String(server.pid),
+      HONDARO_SECRETS: SECRETS,
     };
     return await work(env, folder);
   } finally {

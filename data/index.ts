@@ -68,6 +68,7 @@ export {
   type StoredRun,
   appendEvents,
   batchesOf,
+  listBatches,
   feltLately,
   findBatch,
   lastSeasoned,

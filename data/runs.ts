@@ -14,7 +14,17 @@ import { recordAudit } from "./audit";
 import { keepBasis } from "./basis";
 import type { Database, Queries } from "./connection";
 import { inserted, isDeadlock, isDuplicate } from "./database-errors";
-import { type Rehearsal, batch, formulaVersion, kitchen, person, run, runEvent, runLog } from "./schema";
+import {
+  type Rehearsal,
+  batch,
+  formula,
+  formulaVersion,
+  kitchen,
+  person,
+  run,
+  runEvent,
+  runLog,
+} from "./schema";
 import { toEvent } from "./run-rows";
 import { canonical } from "./seen";
 
@@ -444,6 +454,47 @@ export async function findBatch(
     .where(and(eq(batch.kitchenId, kitchenId), eq(batch.runId, runId)));
   return found;
 }
+
+/** A finished batch as a row of a table. */
+export interface BatchRow {
+  readonly runId: string;
+  readonly finishedAt: Date;
+  readonly name: string;
+  readonly version: number;
+  readonly by: string;
+  readonly baseG: number;
+  readonly plannedMl: number | null;
+  readonly actualMl: number | null;
+  readonly plannedG: number | null;
+  readonly actualG: number | null;
+  readonly plannedMin: number | null;
+  readonly actualMin: number | null;
+}
+
+/** Every finished batch of a kitchen, newest first. */
+export const listBatches = (db: Queries, kitchenId: string): Promise<BatchRow[]> =>
+  db
+    .select({
+      runId: batch.runId,
+      finishedAt: batch.finishedAt,
+      name: formula.name,
+      version: formulaVersion.number,
+      by: person.name,
+      baseG: batch.baseG,
+      plannedMl: batch.plannedMl,
+      actualMl: batch.actualMl,
+      plannedG: batch.plannedG,
+      actualG: batch.actualG,
+      plannedMin: batch.plannedMin,
+      actualMin: batch.actualMin,
+    })
+    .from(batch)
+    .innerJoin(run, eq(run.id, batch.runId))
+    .innerJoin(person, eq(person.id, run.startedBy))
+    .innerJoin(formulaVersion, eq(formulaVersion.id, batch.formulaVersionId))
+    .innerJoin(formula, eq(formula.id, formulaVersion.formulaId))
+    .where(eq(batch.kitchenId, kitchenId))
+    .orderBy(desc(batch.finishedAt));
 
 /** Batches made of a version, newest first. */
 export const batchesOf = (db: Queries, formulaVersionId: string): Promise<StoredBatch[]> =>

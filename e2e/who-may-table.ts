@@ -36,6 +36,7 @@ export const EXPECTED: readonly (readonly [
   ["/book.pdf", "viewer", "never"],
   ["/book/:versionId/card.pdf", "viewer", "never"],
   ["/batch/:runId", "viewer", "cook"],
+  ["/batches.csv", "viewer", "never"],
   ["/batch/:runId/labels.pdf", "viewer", "never"],
   ["/larder", "viewer", "cook"],
   ["/larder/import", "cook", "cook"],

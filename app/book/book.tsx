@@ -36,6 +36,13 @@ export default function Book({ loaderData }: Route.ComponentProps) {
     <main className="mx-auto max-w-5xl px-4 py-8 sm:px-6">
       <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
         <h1 className="grow text-3xl">Book</h1>
+        <a
+          href="/batches.csv"
+          download
+          className="text-sm text-faded underline underline-offset-4 hover:text-copper"
+        >
+          All batches as a table
+        </a>
         {of > 0 && (
           <a
             href={`/book.pdf?${new URLSearchParams(asked)}`}

@@ -43,6 +43,7 @@ export const WHO_MAY: Readonly<Record<string, Row>> = {
   "/book.pdf": { GET: "read" },
   "/book/:versionId/card.pdf": { GET: "read" },
   "/batch/:runId": { GET: "read", POST: "edit" },
+  "/batches.csv": { GET: "read" },
   "/batch/:runId/labels.pdf": { GET: "read" },
   "/stove/:runId": { GET: "read" },
   "/larder": { GET: "read", POST: "edit" },

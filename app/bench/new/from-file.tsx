@@ -1,3 +1,4 @@
+import { useSyncExternalStore } from "react";
 import { Form, Link } from "react-router";
 import type { Arrival } from "~/core/exchange";
 import { Button, buttonClass } from "../../ui/button";
@@ -17,6 +18,12 @@ const KIND_WORDS: Record<Arrival["kind"], string> = {
 export default function FromFile({ loaderData, actionData }: Route.ComponentProps) {
   const arrivals = actionData?.arrivals;
   const words = actionData?.words;
+  // The words are handed on by script: before it runs the link would lose them.
+  const alive = useSyncExternalStore(
+    () => () => undefined,
+    () => true,
+    () => false,
+  );
   const coming = arrivals?.formulas.filter(f => f.kind !== "same") ?? [];
   return (
     <main className="mx-auto max-w-5xl px-4 py-6 sm:px-6">
@@ -68,13 +75,15 @@ export default function FromFile({ loaderData, actionData }: Route.ComponentProp
             <pre className="mt-2 max-h-64 overflow-y-auto rounded-md border border-rule bg-enamel p-3 font-sans whitespace-pre-wrap">
               {words.text}
             </pre>
-            <Link
-              to="/bench/new/words"
-              state={{ text: words.text, notes: words.notes }}
-              className={buttonClass("act", "mt-3")}
-            >
-              Read its words
-            </Link>
+            {alive && (
+              <Link
+                to="/bench/new/words"
+                state={{ text: words.text, notes: words.notes }}
+                className={buttonClass("act", "mt-3")}
+              >
+                Read its words
+              </Link>
+            )}
           </section>
         )}
         {arrivals && (
