@@ -33,7 +33,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 /** So many differences are read on a card; the Versions page has them all. */
 const MOST_CHANGES = 6;
 
-export default function Card({ loaderData }: Route.ComponentProps) {
+export default function Card({ loaderData, actionData }: Route.ComponentProps) {
   const { signatures, standard, ready, maySign } = loaderData;
   const { basis, asOfToday, since, version, batches, intervals, refusals, asked, display, times } =
     loaderData;
@@ -54,7 +54,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
   return (
     <main className="mx-auto max-w-4xl px-4 py-6 sm:px-6 print:max-w-none print:p-0">
       <div className="no-print mb-5 flex flex-wrap items-end gap-3">
-        <Form method="get" className="flex items-end gap-2">
+        <Form method="get" className="flex flex-wrap items-end gap-2">
           <label className="text-xs text-faded">
             for a batch from
             <input
@@ -316,6 +316,7 @@ export default function Card({ loaderData }: Route.ComponentProps) {
         signatures={signatures}
         ready={ready}
         maySign={maySign}
+        refused={actionData?.problem ?? null}
         timeZone={kitchen.timeZone}
       />
     </main>

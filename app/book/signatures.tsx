@@ -15,6 +15,7 @@ export function Signatures({
   ready,
   maySign,
   timeZone,
+  refused = null,
 }: {
   state: "draft" | SignedState;
   signatures: readonly Signature[];
@@ -22,6 +23,8 @@ export function Signatures({
   ready: Readiness | null;
   maySign: boolean;
   timeZone: string;
+  /** Why a signature was not taken that was sent before any script ran. */
+  refused?: string | null;
 }) {
   return (
     <section aria-label="What it is" className="no-print mt-5 rounded-2xl border border-rule bg-enamel p-5">
@@ -43,7 +46,7 @@ export function Signatures({
         </ul>
       )}
       {maySign ? (
-        <SignForm state={state} ready={ready} />
+        <SignForm state={state} ready={ready} refused={refused} />
       ) : (
         <p className="mt-3 text-sm text-faded">A chef signs it.</p>
       )}
@@ -78,7 +81,15 @@ const NEXT: readonly (readonly [SignedState, string])[] = [
   ["retired", "Retire it"],
 ];
 
-function SignForm({ state, ready }: { state: "draft" | SignedState; ready: Readiness | null }) {
+function SignForm({
+  state,
+  ready,
+  refused,
+}: {
+  state: "draft" | SignedState;
+  ready: Readiness | null;
+  refused: string | null;
+}) {
   const fetcher = useFetcher<{ problem: string | null }>();
   // One signature each time it stands anew.
   const [ids] = useState(() => new Map<string, string>());
@@ -88,7 +99,7 @@ function SignForm({ state, ready }: { state: "draft" | SignedState; ready: Readi
     ids.set(key, known);
     return known;
   };
-  const problem = fetcher.data?.problem;
+  const problem = fetcher.data?.problem ?? refused;
   return (
     <fetcher.Form method="post" className="mt-4 flex flex-wrap items-end gap-3">
       <input type="hidden" name="intent" value="sign" />
@@ -106,6 +117,8 @@ function SignForm({ state, ready }: { state: "draft" | SignedState; ready: Readi
         <Button
           key={as}
           type="submit"
+          name="state"
+          value={as}
           look={as === "standard" ? "act" : "plain"}
           disabled={fetcher.state !== "idle"}
           onClick={event => {
