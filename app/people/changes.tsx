@@ -36,30 +36,32 @@ export default function Changes({ loaderData }: Route.ComponentProps) {
       {changes.length === 0 ? (
         <p className="mt-6 text-faded">Nothing was changed yet.</p>
       ) : (
-        <table className="mt-6 w-full text-left">
-          <thead className="text-sm text-faded">
-            <tr>
-              <th className="py-2 pr-4 font-normal">When</th>
-              <th className="pr-4 font-normal">Who</th>
-              <th className="pr-4 font-normal">What</th>
-              <th className="font-normal">Of what, and how</th>
-            </tr>
-          </thead>
-          <tbody className="divide-y divide-rule border-y border-rule">
-            {changes.map(change => (
-              <tr key={change.id} className="align-top">
-                <td className="py-2 pr-4 text-sm whitespace-nowrap text-faded">
-                  {dayOf(change.at, timeZone)} {clockTime(change.at.getTime(), timeZone)}
-                </td>
-                <td className="py-2 pr-4 whitespace-nowrap">{change.by}</td>
-                <td className="py-2 pr-4 font-semibold whitespace-nowrap">{change.what}</td>
-                <td className="py-2 text-sm wrap-anywhere">
-                  {change.subject} <span className="text-faded">{change.detail}</span>
-                </td>
+        <div className="mt-6 overflow-x-auto">
+          <table className="w-full text-left">
+            <thead className="text-sm text-faded">
+              <tr>
+                <th className="py-2 pr-4 font-normal">When</th>
+                <th className="pr-4 font-normal">Who</th>
+                <th className="pr-4 font-normal">What</th>
+                <th className="font-normal">Of what, and how</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody className="divide-y divide-rule border-y border-rule">
+              {changes.map(change => (
+                <tr key={change.id} className="align-top">
+                  <td className="py-2 pr-4 text-sm whitespace-nowrap text-faded">
+                    {dayOf(change.at, timeZone)} {clockTime(change.at.getTime(), timeZone)}
+                  </td>
+                  <td className="py-2 pr-4 whitespace-nowrap">{change.by}</td>
+                  <td className="py-2 pr-4 font-semibold whitespace-nowrap">{change.what}</td>
+                  <td className="py-2 text-sm wrap-anywhere">
+                    {change.subject} <span className="text-faded">{change.detail}</span>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
       {earlier && (
         <Link
