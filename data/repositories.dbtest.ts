@@ -101,6 +101,7 @@ describe("the database", () => {
       "Tomas Reyhl",
       "Noor Adeyi",
       "Petr Lind",
+      "Sana Okoye",
     ]);
   });
   test("names that differ by an umlaut stay apart; instants keep their milliseconds", async () => {

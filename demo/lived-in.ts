@@ -68,7 +68,6 @@ const PLANNED: readonly Planned[] = [
   ...daily({ formulaId: "nettle-soup", burnerId: "open-5", personId: "petr" }, 3),
   ...daily({ formulaId: "langoustine-bisque", burnerId: "open-2", personId: "tomas" }, 2),
   { formulaId: "mushroom-barley-stock", burnerId: "plate-cool", personId: "petr", hoursAgo: 6 * DAY },
-  { formulaId: "beetroot-gastrique", burnerId: "open-4", personId: "noor", hoursAgo: 5 * DAY + 3 },
   { formulaId: "foresters-cream", burnerId: "open-3", personId: "tomas", hoursAgo: 4 * DAY + 2 },
   { formulaId: "morel-cream", burnerId: "open-3", personId: "tomas", hoursAgo: 3 * DAY + 8 },
   { formulaId: "salsify-puree", burnerId: "open-1", personId: "petr", hoursAgo: 3 * DAY + 4 },
