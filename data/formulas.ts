@@ -269,35 +269,9 @@ export async function listCooked(
   return { cards, of: counted?.n ?? 0 };
 }
 
-/** Formulas that draw on some others, however far down, those themselves included. */
-export async function drawingOn(db: Queries, kitchenId: string, ids: readonly string[]): Promise<string[]> {
-  const all = new Set(ids);
-  let wanted = [...ids];
-  while (wanted.length) {
-    const query = wanted.map(id => token("formula", id)).join(" ");
-    const rows = await db
-      .select({ id: formula.id })
-      .from(formula)
-      .innerJoin(formulaVersion, eq(formulaVersion.id, formula.currentVersionId))
-      .where(
-        and(
-          eq(formula.kitchenId, kitchenId),
-          sql`match(${formulaVersion.searched}) against (${query} in boolean mode)`,
-        ),
-      );
-    wanted = rows.map(row => row.id).filter(id => !all.has(id));
-    for (const id of wanted) all.add(id);
-  }
-  return [...all];
-}
-
-/** Formulas into which some things of the larder go, of themselves or by a formula they draw on. */
-export async function holdingAny(
-  db: Queries,
-  kitchenId: string,
-  ingredients: readonly string[],
-): Promise<string[]> {
-  if (!ingredients.length) return [];
+/** Formulas whose current version bears one of some words of the index. */
+async function bearing(db: Queries, kitchenId: string, words: readonly string[]): Promise<string[]> {
+  if (!words.length) return [];
   const rows = await db
     .select({ id: formula.id })
     .from(formula)
@@ -305,15 +279,43 @@ export async function holdingAny(
     .where(
       and(
         eq(formula.kitchenId, kitchenId),
-        sql`match(${formulaVersion.searched}) against (${ingredients.map(id => token("larder", id)).join(" ")} in boolean mode)`,
+        sql`match(${formulaVersion.searched}) against (${words.join(" ")} in boolean mode)`,
       ),
     );
-  return drawingOn(
+  return rows.map(row => row.id);
+}
+
+/** Formulas that draw on some others, however far down, those themselves included. */
+export async function drawingOn(db: Queries, kitchenId: string, ids: readonly string[]): Promise<string[]> {
+  const all = new Set(ids);
+  let wanted = [...ids];
+  while (wanted.length) {
+    const found = await bearing(
+      db,
+      kitchenId,
+      wanted.map(id => token("formula", id)),
+    );
+    wanted = found.filter(id => !all.has(id));
+    for (const id of wanted) all.add(id);
+  }
+  return [...all];
+}
+
+/** Formulas into which some things of the larder go, of themselves or by a formula they draw on. */
+export const holdingAny = async (
+  db: Queries,
+  kitchenId: string,
+  ingredients: readonly string[],
+): Promise<string[]> =>
+  drawingOn(
     db,
     kitchenId,
-    rows.map(row => row.id),
+    await bearing(
+      db,
+      kitchenId,
+      ingredients.map(id => token("larder", id)),
+    ),
   );
-}
 
 /** Writes down what versions of before that was kept are found by. */
 export async function fillSearched(db: Queries): Promise<void> {

@@ -12,7 +12,7 @@ export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Book · Hondaro" }];
 
-const FIELD = "h-11 rounded-md border border-rule bg-enamel px-2";
+const FIELD = "h-11 max-w-52 rounded-md border border-rule bg-enamel px-2";
 
 export default function Book({ loaderData }: Route.ComponentProps) {
   const { cards, words, page, pages, of, meant, family, state, without, families, allergens } = loaderData;
@@ -71,7 +71,7 @@ export default function Book({ loaderData }: Route.ComponentProps) {
           key={words}
           aria-label="Look for a card"
           placeholder="stock, butter, glaze …"
-          className={`${FIELD} w-64 px-3`}
+          className={`${FIELD} px-3`}
         />
         <select
           name="family"
