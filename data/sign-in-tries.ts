@@ -61,8 +61,15 @@ export async function countTry(of: Counted): Promise<Refused | null> {
   return null;
 }
 
-/** A right one clears what was counted against it. */
-export async function forgetTries(of: Counted): Promise<void> {
+/**
+ * A right one clears what was counted against its name, and gives back only its own try where many names share a count:
+ * a brigade behind one address is not shut out by its own good passwords, and one good password opens no way to guess others.
+ */
+export async function forgetTries(of: Counted, shared: Counted = {}): Promise<void> {
   const counting = limiters();
-  await Promise.all(Object.entries(of).map(([kind, key]) => counting[kind as keyof typeof MOST].delete(key)));
+  const each = (counted: Counted) => Object.entries(counted) as [keyof typeof MOST, string][];
+  await Promise.all([
+    ...each(of).map(([kind, key]) => counting[kind].delete(key)),
+    ...each(shared).map(([kind, key]) => counting[kind].reward(key)),
+  ]);
 }

@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import {
+  countTry,
+  forgetTries,
   type Connection,
   DEMO_SIGN_IN,
   addPerson,
@@ -62,6 +64,15 @@ describe("signing in", () => {
       expect.stringMatching(/Wait 1[45] minutes/) as unknown,
     ]);
     expect((await sign(SAID)).status).toBe(302);
+  });
+  test("good passwords of a whole brigade behind one address shut nobody out; bad ones do", async () => {
+    const address = "203.0.113.9";
+    for (let i = 0; i < 70; i++) {
+      expect(await countTry({ address })).toBeNull();
+      await forgetTries({}, { address });
+    }
+    for (let i = 0; i < 60; i++) await countTry({ address });
+    expect(await countTry({ address })).not.toBeNull();
   });
   test("a PIN counts only on a device that somebody made a shared one", async () => {
     const pin = { intent: "pin", person: "noor", pin: DEMO_SIGN_IN.pin };

@@ -88,7 +88,7 @@ async function byPassword(
   // A name that is not there is answered like a wrong password, and takes as long.
   if (!(await isSecret(account?.passwordHash ?? null, password)) || !account)
     return refuse("Name or password is not right.");
-  await forgetTries(tries);
+  await forgetTries(tries, { address });
   const now = new Date();
   const change = { kitchenId: account.kitchenId, personId: account.person.id, now };
   const known = await tabletToken(request);
@@ -115,7 +115,7 @@ async function byPin(request: Request, asked: { id: string; pin: string; to: str
   const account = await accountById(db, tablet.kitchenId, asked.id);
   if (!(await isSecret(account?.pinHash ?? null, asked.pin)) || !account)
     return refuse("That PIN is not right.");
-  await forgetTries(tries);
+  await forgetTries(tries, { tablet: tablet.id });
   return enter(request, account, { tabletId: tablet.id, way: "pin", to: asked.to, newTablet: null });
 }
 
