@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { and, asc, count, desc, eq, exists, inArray, isNull, like, max, ne, or, sql } from "drizzle-orm";
+import { and, asc, count, desc, eq, inArray, isNotNull, isNull, like, max, or, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import { type FormulaDocument, readFormula } from "../core/formula";
 import { valueOf } from "../core/ground/result";
@@ -8,7 +8,7 @@ import { inserted } from "./database-errors";
 import { raiseNames } from "./in-kitchen";
 import type { Database, Queries } from "./connection";
 import { batch, formula, formulaVersion, person, run } from "./schema";
-import { type Search, matches, searchedOf, token } from "./searched";
+import { type Search, matches, searchedOf } from "./searched";
 
 export interface StoredFormula {
   readonly id: string;
@@ -223,99 +223,67 @@ export async function listCooked(
     most = 1000,
   }: { search?: Search; state?: StoredFormula["state"] | null; from?: number; most?: number } = {},
 ): Promise<{ readonly cards: readonly CookedVersion[]; readonly of: number }> {
-  // Asked of each version whether it was cooked, and of those on the page how often: a ledger of many batches is not read.
-  const cooked = db
-    .select({ one: sql`1` })
-    .from(run)
-    .where(eq(run.formulaVersionId, formulaVersion.id));
-  const signed = ne(formulaVersion.state, "draft");
   const mine = and(
-    eq(formula.kitchenId, kitchenId),
+    eq(formulaVersion.kitchenId, kitchenId),
+    isNotNull(formulaVersion.shelvedAt),
     (search && matches(search)) ?? undefined,
     state === null ? undefined : eq(formulaVersion.state, state),
-    or(signed, exists(cooked)),
+    search?.family ? eq(formulaVersion.family, search.family) : undefined,
   );
-  const [cards, [counted]] = await Promise.all([
-    db
-      .select({
-        versionId: formulaVersion.id,
-        formulaId: formula.id,
-        name: formula.name,
-        number: formulaVersion.number,
-        state: formulaVersion.state,
-        editedBy: person.name,
-        batches:
-          sql<number>`(select count(*) from ${batch} where ${batch.formulaVersionId} = ${formulaVersion.id})`.mapWith(
-            Number,
-          ),
-      })
-      .from(formula)
-      .innerJoin(formulaVersion, eq(formulaVersion.formulaId, formula.id))
-      .innerJoin(person, eq(person.id, formulaVersion.editedBy))
-      .where(mine)
-      .orderBy(
-        asc(formula.name),
-        sql`field(${formulaVersion.state}, 'standard', 'trial', 'draft', 'retired')`,
-        desc(formulaVersion.number),
-      )
-      .limit(most)
-      .offset(from),
-    db
-      .select({ n: count() })
-      .from(formula)
-      .innerJoin(formulaVersion, eq(formulaVersion.formulaId, formula.id))
-      .where(mine),
-  ]);
-  return { cards, of: counted?.n ?? 0 };
-}
-
-/** Formulas whose current version bears one of some words of the index. */
-async function bearing(db: Queries, kitchenId: string, words: readonly string[]): Promise<string[]> {
-  if (!words.length) return [];
-  const rows = await db
-    .select({ id: formula.id })
-    .from(formula)
-    .innerJoin(formulaVersion, eq(formulaVersion.id, formula.currentVersionId))
-    .where(
-      and(
-        eq(formula.kitchenId, kitchenId),
-        sql`match(${formulaVersion.searched}) against (${words.join(" ")} in boolean mode)`,
-      ),
-    );
-  return rows.map(row => row.id);
-}
-
-/** Formulas that draw on some others, however far down, those themselves included. */
-export async function drawingOn(db: Queries, kitchenId: string, ids: readonly string[]): Promise<string[]> {
-  const all = new Set(ids);
-  let wanted = [...ids];
-  while (wanted.length) {
-    const found = await bearing(
-      db,
-      kitchenId,
-      wanted.map(id => token("formula", id)),
-    );
-    wanted = found.filter(id => !all.has(id));
-    for (const id of wanted) all.add(id);
-  }
-  return [...all];
-}
-
-/** Formulas into which some things of the larder go, of themselves or by a formula they draw on. */
-export const holdingAny = async (
-  db: Queries,
-  kitchenId: string,
-  ingredients: readonly string[],
-): Promise<string[]> =>
-  drawingOn(
+  const found = await db
+    .select({
+      versionId: formulaVersion.id,
+      formulaId: formula.id,
+      name: formula.name,
+      number: formulaVersion.number,
+      state: formulaVersion.state,
+      editedBy: person.name,
+      // Counted on the way: the index is not asked twice.
+      of: sql<number>`count(*) over ()`.mapWith(Number),
+    })
+    .from(formulaVersion)
+    .innerJoin(formula, eq(formula.id, formulaVersion.formulaId))
+    .innerJoin(person, eq(person.id, formulaVersion.editedBy))
+    .where(mine)
+    .orderBy(
+      asc(formula.name),
+      sql`field(${formulaVersion.state}, 'standard', 'trial', 'draft', 'retired')`,
+      desc(formulaVersion.number),
+    )
+    .limit(most)
+    .offset(from);
+  const shown = found.map(({ of: _, ...card }) => card);
+  const of =
+    found[0]?.of ??
+    (from ? ((await db.select({ n: count() }).from(formulaVersion).where(mine))[0]?.n ?? 0) : 0);
+  // Of those on the page only: a ledger of many batches is not read.
+  const cooked = await batchesOfEach(
     db,
-    kitchenId,
-    await bearing(
-      db,
-      kitchenId,
-      ingredients.map(id => token("larder", id)),
-    ),
+    shown.map(card => card.versionId),
   );
+  return {
+    cards: shown.map(card => ({ ...card, batches: cooked.get(card.versionId) ?? 0 })),
+    of,
+  };
+}
+
+async function batchesOfEach(db: Queries, versionIds: readonly string[]): Promise<Map<string, number>> {
+  if (!versionIds.length) return new Map();
+  const rows = await db
+    .select({ of: batch.formulaVersionId, n: count() })
+    .from(batch)
+    .where(inArray(batch.formulaVersionId, [...versionIds]))
+    .groupBy(batch.formulaVersionId);
+  return new Map(rows.map(({ of, n }) => [of, n]));
+}
+
+/** From now on a version stands in the Book; one that stands there already keeps its day. */
+export async function shelve(tx: Queries, versionId: string, now: Date): Promise<void> {
+  await tx
+    .update(formulaVersion)
+    .set({ shelvedAt: now })
+    .where(and(eq(formulaVersion.id, versionId), isNull(formulaVersion.shelvedAt)));
+}
 
 /** Writes down what versions of before that was kept are found by. */
 export async function fillSearched(db: Queries): Promise<void> {

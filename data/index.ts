@@ -13,6 +13,7 @@ export { type Person, addPerson, changePerson, listPeople, saveDisplay } from ".
 export { listChanges } from "./audit";
 export { DEMO_SIGN_IN } from "./demo-sign-in";
 export { hashSecret, isSecret } from "./secrets";
+export { drawingOn, mothersHolding, versionsHolding } from "./drawing";
 export { countTry, forgetTries } from "./sign-in-tries";
 export {
   type Account,
@@ -36,8 +37,6 @@ export {
 export {
   type SaveOutcome,
   documentsOf,
-  drawingOn,
-  holdingAny,
   findFormula,
   findVersion,
   formulaNames,

@@ -14,6 +14,7 @@ import { recordAudit } from "./audit";
 import { keepBasis } from "./basis";
 import type { Database, Queries } from "./connection";
 import { inserted, isDeadlock, isDuplicate } from "./database-errors";
+import { shelve } from "./formulas";
 import {
   type Rehearsal,
   batch,
@@ -127,12 +128,13 @@ export async function startRun(
   return id;
 }
 
-/** A version that was cooked does not change any more. */
+/** A version that was cooked does not change any more, and stands in the Book. */
 async function useUp(tx: Queries, versionId: string, basisHash: string, now: Date): Promise<void> {
   await tx
     .update(formulaVersion)
     .set({ frozenAt: now })
     .where(and(eq(formulaVersion.id, versionId), isNull(formulaVersion.frozenAt)));
+  await shelve(tx, versionId, now);
   await tx
     .update(formulaVersion)
     .set({ basisHash })

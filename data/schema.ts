@@ -1,3 +1,4 @@
+import { sql } from "drizzle-orm";
 import {
   bigint,
   boolean,
@@ -254,6 +255,9 @@ export const formulaVersion = mysqlTable(
     state: mysqlEnum(["draft", "trial", "standard", "retired"]).notNull(),
     parentId: id(),
     document: json<FormulaDocument>()().notNull(),
+    family: varchar({ length: 60 }).generatedAlwaysAs(sql`(json_value(\`document\`, '$.family'))`, {
+      mode: "stored",
+    }),
     checksum: char({ length: 64 }).notNull(),
     /** What it is found by, derived from the document: see `searched.ts`. A full-text index stands on it. */
     searched: text(),
@@ -265,10 +269,24 @@ export const formulaVersion = mysqlTable(
     editedAt: instant().notNull(),
     /** Set when a run has used it: from then on it does not change. */
     frozenAt: instant(),
+    /** Since when it stands in the Book: it was first cooked, or signed. */
+    shelvedAt: instant(),
     /** What it was walked in when it was kept or first cooked. */
     basisHash: char({ length: 43 }),
   },
-  t => [unique().on(t.formulaId, t.number)],
+  t => [
+    unique().on(t.formulaId, t.number),
+    // All that a shelf is sorted and counted by: the documents are not read for it.
+    index("version_shelved").on(
+      t.kitchenId,
+      t.shelvedAt,
+      t.state,
+      t.family,
+      t.formulaId,
+      t.number,
+      t.editedBy,
+    ),
+  ],
 );
 
 /** Who called a version trial, standard or retired, when and why; the last of a version says what it is. */

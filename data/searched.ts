@@ -48,20 +48,17 @@ export interface Search {
   readonly without: { readonly ingredients: readonly string[]; readonly formulas: readonly string[] };
 }
 
-/** As MariaDB’s full text reads it; `null` where everything is found. */
-export function matches({ words, family, without }: Search): SQL | null {
-  const all = [
-    ...words.map(
-      ({ word, families, ingredients, formulas }) =>
-        `+(${[
-          ...wordsIn(word).map(part => `${KINDS.word}_${part}*`),
-          ...families.map(id => token("family", id)),
-          ...ingredients.map(id => token("larder", id)),
-          ...formulas.map(id => token("formula", id)),
-        ].join(" ")})`,
-    ),
-    ...(family === null ? [] : [`+${token("family", family)}`]),
-  ];
+/** Words and what must not be in, as MariaDB’s full text reads it; `null` where everything is found. */
+export function matches({ words, without }: Search): SQL | null {
+  const all = words.map(
+    ({ word, families, ingredients, formulas }) =>
+      `+(${[
+        ...wordsIn(word).map(part => `${KINDS.word}_${part}*`),
+        ...families.map(id => token("family", id)),
+        ...ingredients.map(id => token("larder", id)),
+        ...formulas.map(id => token("formula", id)),
+      ].join(" ")})`,
+  );
   const none = [
     ...without.ingredients.map(id => token("larder", id)),
     ...without.formulas.map(id => token("formula", id)),

@@ -5,7 +5,7 @@ import type { BatchRecord } from "../core/run";
 import { recordAudit } from "./audit";
 import { keepBasis } from "./basis";
 import type { Queries, Transacting } from "./connection";
-import { findVersion } from "./formulas";
+import { findVersion, shelve } from "./formulas";
 import { batch, formulaVersion, person, signature } from "./schema";
 
 export type SignedState = "trial" | "standard" | "retired";
@@ -124,6 +124,7 @@ export async function signVersion(
       .update(formulaVersion)
       .set({ state, basisHash, ...(!version.frozen && { frozenAt: now }) })
       .where(eq(formulaVersion.id, versionId));
+    await shelve(tx, versionId, now);
     await sign(input.id, versionId, state, reason, input.score);
     await recordAudit(tx, {
       kitchenId,

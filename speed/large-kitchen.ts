@@ -22,10 +22,10 @@ export async function makeLarge(connection: Connection): Promise<void> {
     of,
   );
   await connection.query(
-    `INSERT INTO formula_version (id, kitchen_id, formula_id, number, state, document, checksum, searched, edited_by, edited_at, frozen_at, basis_hash)
+    `INSERT INTO formula_version (id, kitchen_id, formula_id, number, state, document, checksum, searched, edited_by, edited_at, frozen_at, shelved_at, basis_hash)
      SELECT CONCAT('made-version-', seq), v.kitchen_id, CONCAT('made-', seq), 1, 'draft',
             JSON_SET(v.document, '$.name', CONCAT('Made ', ${WORD}, ' ', seq)), v.checksum,
-            CONCAT(v.searched, ' w_made w_', ${WORD}, ' w_', seq, IF(seq MOD 3, '', ' i_butter'), IF(seq MOD 5, '', ' i_cream')), v.edited_by, v.edited_at, v.frozen_at, v.basis_hash
+            CONCAT(v.searched, ' w_made w_', ${WORD}, ' w_', seq, IF(seq MOD 3, '', ' i_butter'), IF(seq MOD 5, '', ' i_cream')), v.edited_by, v.edited_at, v.frozen_at, NOW(3), v.basis_hash
      FROM formula f JOIN formula_version v ON v.id = f.current_version_id JOIN seq_1_to_5000
      WHERE f.kitchen_id = ? AND f.id = '${STOCK_ID}'`,
     of,

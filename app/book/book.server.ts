@@ -1,11 +1,12 @@
 import { FAMILIES } from "~/core/families";
 import { ALLERGENS, ALLERGEN_IDS, type Allergen, type Ingredient } from "~/core/things/larder";
-import { type Search, database, holdingAny, listCooked } from "~/data";
+import { type Search, database, listCooked, mothersHolding, versionsHolding } from "~/data";
 import type { Route } from "./+types/book";
+import { Lately } from "../lately.server";
 import { madeHereOf, snapshotOf } from "../kitchen/kitchen.server";
 import { pageAsked, pagesOf, partOf } from "../page.server";
 import { type SectionWithPerson, requirePerson } from "../people/person.server";
-import { meantBy, probablyMeant } from "../search/meant-by.server";
+import { type KnownWords, knownWords, meantBy, probablyMeant } from "../search/meant-by.server";
 
 const STATES = ["standard", "trial", "draft", "retired"] as const;
 
@@ -29,11 +30,12 @@ export async function loader({ context, request }: Route.LoaderArgs) {
     meant === null ? shown : await cardsFor(section, { ...partOf(asked), words: meant }, shelf, ingredients);
   // What nobody has entered is not free of anything: it is said of each card that is shown.
   const unknown = shelf.without
-    ? new Set(
-        await holdingAny(
-          database().db,
+    ? await versionsHolding(
+        database().db,
+        found.cards.map(card => card.versionId),
+        await withMothers(
           section.kitchenId,
-          ingredients.filter(i => !i.allergens).map(i => i.id),
+          ingredients.filter(i => !i.allergens),
         ),
       )
     : null;
@@ -43,7 +45,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
     meant: meant !== null && found.of > 0 ? meant : null,
     of: found.of,
     pages: pagesOf(found.of),
-    cards: found.cards.map(card => ({ ...card, notKnown: unknown?.has(card.formulaId) ?? false })),
+    cards: found.cards.map(card => ({ ...card, notKnown: unknown?.has(card.versionId) ?? false })),
     families: FAMILIES.map(({ id, name }) => ({ id, name })),
     allergens: ALLERGEN_IDS.map(id => ({ id, name: ALLERGENS[id] })),
   };
@@ -65,22 +67,32 @@ export async function cardsFor(
   return listCooked(db, kitchenId, { search, state: shelf.state, from, most });
 }
 
-/** What holds an allergen as it is recorded: things of the larder, and formulas that any of them goes into. */
-async function heldBy(kitchenId: string, allergen: Allergen | null, all: readonly Ingredient[]) {
-  if (allergen === null) return { ingredients: [], formulas: [] };
-  const ingredients = all.filter(i => i.allergens?.includes(allergen)).map(i => i.id);
-  return { ingredients, formulas: await holdingAny(database().db, kitchenId, ingredients) };
+/** What holds an allergen as it is recorded: things of the larder, and formulas that bring any of them. */
+const heldBy = (kitchenId: string, allergen: Allergen | null, all: readonly Ingredient[]) =>
+  withMothers(kitchenId, allergen === null ? [] : all.filter(i => i.allergens?.includes(allergen)));
+
+async function withMothers(kitchenId: string, held: readonly Ingredient[]) {
+  const ingredients = held.map(i => i.id);
+  return { ingredients, formulas: await mothersHolding(database().db, kitchenId, ingredients) };
 }
+
+/** The words of some kitchens’ names: made anew when a name changes. */
+const known = new Lately<KnownWords>(4);
 
 async function nearest(
   section: SectionWithPerson,
   words: string,
   ingredients: readonly Ingredient[],
 ): Promise<string | null> {
-  const made = Object.values(await madeHereOf(section)).map(({ name }) => name);
-  return probablyMeant(words, [
-    ...made,
-    ...FAMILIES.map(f => f.name),
-    ...ingredients.flatMap(i => [i.name, ...i.aliases]),
-  ]);
+  const { kitchenId, revision, namesRevision } = section;
+  return probablyMeant(
+    words,
+    await known.get(`${kitchenId} ${revision} ${namesRevision}`, async () =>
+      knownWords([
+        ...Object.values(await madeHereOf(section)).map(({ name }) => name),
+        ...FAMILIES.map(f => f.name),
+        ...ingredients.flatMap(i => [i.name, ...i.aliases]),
+      ]),
+    ),
+  );
 }

@@ -33,17 +33,26 @@ export function bearing(word: string): (name: string) => boolean {
 /** Further off than this it is another word, not a slip: 0 the same, 1 nothing alike. */
 const SLIP = 0.4;
 
+/** The words of a kitchen’s names, ready to be looked through. */
+export interface KnownWords {
+  readonly words: readonly string[];
+  readonly near: Fuse<string>;
+}
+
+/** @param names what things and formulas of this kitchen are called */
+export function knownWords(names: readonly string[]): KnownWords {
+  const words = [...new Set(names.flatMap(name => plainName(name).match(/[\p{L}]{3,}/gu) ?? []))];
+  return { words, near: new Fuse(words, { threshold: SLIP, includeScore: true, ignoreLocation: true }) };
+}
+
 /**
  * The words as they were probably meant, where one is misspelt or misheard: “mirpoy” is mirepoix.
- * @param names what things and formulas of this kitchen are called
  * @returns `null` where nothing is near
  */
-export function probablyMeant(words: string, names: readonly string[]): string | null {
-  const known = [...new Set(names.flatMap(name => plainName(name).match(/[\p{L}]{3,}/gu) ?? []))];
-  const fuse = new Fuse(known, { threshold: SLIP, includeScore: true, ignoreLocation: true });
+export function probablyMeant(words: string, { words: known, near }: KnownWords): string | null {
   const meant = wordsOf(words).map(word => {
     const plain = plainName(word);
-    return known.some(name => name.startsWith(plain)) ? word : (fuse.search(plain)[0]?.item ?? word);
+    return known.some(name => name.startsWith(plain)) ? word : (near.search(plain)[0]?.item ?? word);
   });
   const said = meant.join(" ");
   return said === wordsOf(words).join(" ") ? null : said;

@@ -53,7 +53,8 @@ export type ProblemCode =
   | "PRESET_SPECIES"
   | "TARGET_ABOVE_NOW"
   | "ABV"
-  | "IMPLAUSIBLE";
+  | "IMPLAUSIBLE"
+  | "HORIZON";
 
 /** A refusal: what is wrong, where, and what would be right, in a cook's words. */
 export interface Problem {
