@@ -1,8 +1,8 @@
-import { Form } from "react-router";
 import type { KitchenData } from "~/core/formula";
 import { Button } from "../ui/button";
 import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
+import { EditForm } from "../people/edit-form";
 
 /** Altitude, barometer, air: what moves every boiling point and every evaporation. */
 export function AirForm({
@@ -21,7 +21,7 @@ export function AirForm({
   return (
     <section aria-label="Air of the kitchen">
       <h2 className="text-xl">Where it stands</h2>
-      <Form method="post" className="mt-3 grid grid-cols-2 gap-3">
+      <EditForm className="mt-3 grid grid-cols-2 gap-3">
         <input type="hidden" name="intent" value="air" />
         <input type="hidden" name="seen" value={seen} />
         <TextField
@@ -57,7 +57,7 @@ export function AirForm({
             ✓ {asked.said}
           </p>
         )}
-      </Form>
+      </EditForm>
     </section>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Form, Link, useActionData } from "react-router";
+import { Link, useActionData } from "react-router";
 import { FACTS, FACT_GROUPS, type Fact, type FactId, NOMINAL_FACTS } from "~/core/ground/facts";
 import type { Route } from "./+types/figures";
 import { sourceWords } from "../larder/source-words";
@@ -7,6 +7,7 @@ import { Button } from "../ui/button";
 import { factText } from "./fact-text";
 import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
+import { EditForm } from "../people/edit-form";
 
 export { action, loader } from "./figures.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -118,7 +119,7 @@ function Figure({
             {fact.lo !== fact.hi && `, from ${factText(fact.lo)} to ${factText(fact.hi)}`} {fact.unit};{" "}
             {sourceWords({ mark: fact.mark, text: fact.source })}.
           </p>
-          <Form method="post" preventScrollReset className="mt-2 flex flex-wrap items-end gap-3">
+          <EditForm preventScrollReset className="mt-2 flex flex-wrap items-end gap-3">
             <input type="hidden" name="id" value={id} />
             <input type="hidden" name="seen" value={seen} />
             <TextField
@@ -131,7 +132,7 @@ function Figure({
             <Button type="submit" className="mb-5">
               Keep
             </Button>
-          </Form>
+          </EditForm>
           {reply?.said && (
             <p role="status" className="text-sm text-sorrel">
               ✓ {reply.said}

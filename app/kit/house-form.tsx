@@ -1,10 +1,10 @@
-import { Form } from "react-router";
 import type { KitchenData } from "~/core/formula";
 import { letDown } from "~/core/things/house";
 import { printNumber } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
 import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
+import { EditForm } from "../people/edit-form";
 
 /** What this house has settled: its words and its rates. */
 export function HouseForm({
@@ -26,7 +26,7 @@ export function HouseForm({
   return (
     <section aria-label="Words and rates of the house">
       <h2 className="text-xl">Words and rates of the house</h2>
-      <Form method="post" className="mt-3 grid grid-cols-2 gap-3">
+      <EditForm className="mt-3 grid grid-cols-2 gap-3">
         <input type="hidden" name="intent" value="house" />
         <input type="hidden" name="seen" value={seen} />
         <TextField
@@ -67,7 +67,7 @@ export function HouseForm({
             ✓ {asked.said}
           </p>
         )}
-      </Form>
+      </EditForm>
     </section>
   );
 }

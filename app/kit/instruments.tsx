@@ -1,9 +1,9 @@
-import { Form } from "react-router";
 import { DEVICE_KINDS } from "~/core/kit";
 import type { Device } from "~/data";
 import { shownInWords } from "../stove/shown";
 import { Button } from "../ui/button";
 import type { KitReply } from "./kit-reply";
+import { EditForm } from "../people/edit-form";
 
 /** Instruments that send what they show: a reading appears at the Stove, and one tap takes it. */
 export function Instruments({ devices, reply }: { devices: readonly Device[]; reply: KitReply | undefined }) {
@@ -24,17 +24,17 @@ export function Instruments({ devices, reply }: { devices: readonly Device[]; re
               {value !== null &&
                 `, showed ${shownInWords({ instrument: kind, name, value, unit: unit ?? "" })}`}
             </span>
-            <Form method="post" className="ml-auto">
+            <EditForm className="ml-auto">
               <input type="hidden" name="intent" value="disconnect" />
               <input type="hidden" name="key" value={key} />
               <Button look="quiet" type="submit">
                 Disconnect
               </Button>
-            </Form>
+            </EditForm>
           </li>
         ))}
       </ul>
-      <Form method="post" className="mt-3 flex flex-wrap items-end gap-3">
+      <EditForm className="mt-3 flex flex-wrap items-end gap-3">
         <input type="hidden" name="intent" value="connect" />
         <label className="text-sm text-faded">
           name
@@ -57,7 +57,7 @@ export function Instruments({ devices, reply }: { devices: readonly Device[]; re
           </select>
         </label>
         <Button type="submit">Connect it</Button>
-      </Form>
+      </EditForm>
       {mine?.problems.map(problem => (
         <p key={problem.message} role="alert" className="mt-1 text-sm text-beet">
           ✕ {problem.message}

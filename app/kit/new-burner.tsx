@@ -1,9 +1,9 @@
-import { Form } from "react-router";
 import { BURNER_CLASSES, FLAT_TOPS, type BurnerKind } from "~/core/laws/reduction";
 import { printNumber } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
 import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
+import { EditForm } from "../people/edit-form";
 
 const WORDS: Record<BurnerKind, string> = {
   ...(Object.fromEntries(
@@ -26,7 +26,7 @@ export function NewBurner({ reply }: { reply: KitReply | undefined }) {
   return (
     <details open={mine !== undefined}>
       <summary className="font-semibold hover:text-copper">One more burner</summary>
-      <Form method="post" className="mt-2 grid grid-cols-2 items-start gap-3">
+      <EditForm className="mt-2 grid grid-cols-2 items-start gap-3">
         <input type="hidden" name="intent" value="burner" />
         <TextField name="name" label="Name" value={mine?.values.name ?? ""} problem={mine?.problems[0]} />
         <label className="text-sm text-faded">
@@ -46,7 +46,7 @@ export function NewBurner({ reply }: { reply: KitReply | undefined }) {
         <Button type="submit" className="col-span-2 justify-self-start">
           Set it down
         </Button>
-      </Form>
+      </EditForm>
     </details>
   );
 }

@@ -1,5 +1,4 @@
 import type { ReactNode } from "react";
-import { Form } from "react-router";
 import {
   APPLIANCE_FIELDS,
   type Appliance,
@@ -13,6 +12,7 @@ import {
 import { printMass, printNumber, printVolume, g, ml } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
 import type { KitReply } from "./kit-reply";
+import { EditForm } from "../people/edit-form";
 
 /** A light sauce, for what a ladle holds. */
 const SAUCE_G_PER_ML = 1.03;
@@ -70,7 +70,7 @@ function NewTool({ kind, seen, reply }: { kind: ApplianceKind; seen: string; rep
   return (
     <details className="mt-2 text-sm" open={mine !== undefined}>
       <summary className="text-faded hover:text-copper">Add or change one</summary>
-      <Form method="post" className="mt-2 grid grid-cols-2 items-start gap-2">
+      <EditForm className="mt-2 grid grid-cols-2 items-start gap-2">
         <input type="hidden" name="intent" value="tool" />
         <input type="hidden" name="seen" value={seen} />
         <input type="hidden" name="kind" value={kind} />
@@ -95,7 +95,7 @@ function NewTool({ kind, seen, reply }: { kind: ApplianceKind; seen: string; rep
         <Button type="submit" className="col-span-2 justify-self-start">
           Keep it
         </Button>
-      </Form>
+      </EditForm>
     </details>
   );
 }
@@ -132,7 +132,7 @@ function IceCheck({
   const [problem] = mine?.problems ?? [];
   const { days: age, due } = checkAge(probe, today);
   return (
-    <Form method="post" className="mt-1 text-sm">
+    <EditForm className="mt-1 text-sm">
       <input type="hidden" name="intent" value="ice-check" />
       <input type="hidden" name="seen" value={seen} />
       <input type="hidden" name="id" value={probe.id} />
@@ -170,6 +170,6 @@ function IceCheck({
           ✓ {mine.said}
         </p>
       )}
-    </Form>
+    </EditForm>
   );
 }

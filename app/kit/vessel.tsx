@@ -1,12 +1,13 @@
 import type { Refused } from "./vessel.server";
 import { useState } from "react";
-import { Form, Link } from "react-router";
+import { Link } from "react-router";
 import { printNumber, printVolume } from "~/core/ground/quantity";
 import { CLOSED, LININGS, METALS, type Vessel, geometryOfVessel, limitsOf } from "~/core/things/vessel";
 import type { Route } from "./+types/vessel";
 import { Button } from "../ui/button";
 import { TextField } from "./text-field";
 import { VesselOutline } from "./vessel-outline";
+import { EditForm } from "../people/edit-form";
 
 export { action, loader } from "./vessel.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -98,7 +99,7 @@ export default function VesselSheet({ loaderData, actionData }: Route.ComponentP
             </p>
           )}
         </div>
-        <Form method="post" className="rounded-xl border border-rule bg-enamel p-5">
+        <EditForm className="rounded-xl border border-rule bg-enamel p-5">
           <input type="hidden" name="rowVersion" value={stored?.rowVersion ?? 0} />
           <div className="grid grid-cols-2 gap-3">
             <TextField
@@ -189,7 +190,7 @@ export default function VesselSheet({ loaderData, actionData }: Route.ComponentP
           <Button type="submit" look="act" className="mt-5">
             {vessel ? "Save" : "Put it in the kit"}
           </Button>
-        </Form>
+        </EditForm>
       </div>
     </main>
   );

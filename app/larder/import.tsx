@@ -1,9 +1,10 @@
-import { Form, Link } from "react-router";
+import { Link } from "react-router";
 import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/import";
 import { Button } from "../ui/button";
 import type { ImportPreview } from "./exchange.server";
 import { LyingJar } from "./jar";
+import { EditForm } from "../people/edit-form";
 
 export { action, loader } from "./import.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -24,7 +25,7 @@ export default function Import({ actionData }: Route.ComponentProps) {
         A CSV with a heading, or the JSON another Hondaro gave out. You see every row first; nothing is
         written until all of them hold, and then all at once.
       </p>
-      <Form method="post" encType="multipart/form-data" className="mt-5">
+      <EditForm encType="multipart/form-data" className="mt-5">
         <label className="block">
           <span className="text-sm text-faded">A file</span>
           <input
@@ -48,7 +49,7 @@ export default function Import({ actionData }: Route.ComponentProps) {
           Look it over
         </Button>
         {preview && <Preview preview={preview} changes={actionData.changes} />}
-      </Form>
+      </EditForm>
     </main>
   );
 }

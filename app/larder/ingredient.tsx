@@ -1,5 +1,5 @@
 import type { Refused } from "./ingredient.server";
-import { Form, Link, useNavigation } from "react-router";
+import { Link, useNavigation } from "react-router";
 import { ALLERGENS, type Ingredient } from "~/core/things/larder";
 import { printMass, printNumber, g } from "~/core/ground/quantity";
 import type { Route } from "./+types/ingredient";
@@ -9,6 +9,7 @@ import { IngredientForm, valuesOf } from "./ingredient-form";
 import { Jar } from "./jar";
 import { PriceCard } from "./price-card";
 import { sourceWords } from "./source-words";
+import { EditForm } from "../people/edit-form";
 
 export { action, loader } from "./ingredient.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -56,7 +57,7 @@ export default function IngredientSheet({ loaderData, actionData }: Route.Compon
         </div>
         <div className="space-y-8">
           {ingredient && <BrandCompare brand={brand} name={ingredient.name} />}
-          <Form method="post" className="rounded-xl border border-rule bg-enamel p-5">
+          <EditForm className="rounded-xl border border-rule bg-enamel p-5">
             <h2 className="text-xl">{ingredient ? "Change it" : "What it is"}</h2>
             <input type="hidden" name="rowVersion" value={stored?.rowVersion ?? 0} />
             <IngredientForm
@@ -77,7 +78,7 @@ export default function IngredientSheet({ loaderData, actionData }: Route.Compon
             <Button type="submit" look="act" className="mt-5" disabled={busy}>
               {ingredient ? "Save" : "Put it in the larder"}
             </Button>
-          </Form>
+          </EditForm>
         </div>
       </div>
     </main>

@@ -1,6 +1,6 @@
 import Fuse from "fuse.js";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { Form, Link, useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { ALLERGENS, type Ingredient } from "~/core/things/larder";
 import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/larder";
@@ -8,6 +8,7 @@ import { useKitchen } from "../kitchen/context";
 import { Button, buttonClass } from "../ui/button";
 import { type ScreenCommand, useCommands } from "../ui/commands";
 import { LyingJar } from "./jar";
+import { EditForm } from "../people/edit-form";
 
 export { action, loader } from "./larder.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -179,10 +180,7 @@ export default function Larder({ loaderData }: Route.ComponentProps) {
         </div>
       </div>
       {offered.entries + offered.named > 0 && (
-        <Form
-          method="post"
-          className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-md bg-saffron-wash px-3 py-2 text-saffron-ink"
-        >
+        <EditForm className="mt-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-md bg-saffron-wash px-3 py-2 text-saffron-ink">
           <p className="grow">
             {offered.entries > 0 && `${printNumber(offered.entries)} new entries`}
             {offered.entries > 0 && offered.named > 0 && " and "}
@@ -192,7 +190,7 @@ export default function Larder({ loaderData }: Route.ComponentProps) {
           <Button type="submit" name="intent" value="take over">
             Take them over
           </Button>
-        </Form>
+        </EditForm>
       )}
       <div className="mt-5 flex flex-wrap items-center gap-x-5 gap-y-3">
         <label className="flex grow items-center gap-2 sm:max-w-96">

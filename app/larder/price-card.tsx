@@ -1,9 +1,9 @@
-import { Form } from "react-router";
 import { printNumber } from "~/core/ground/quantity";
 import type { Problem } from "~/core/ground/result";
 import type { PricePoint } from "~/data";
 import { Button } from "../ui/button";
 import { sourceWords } from "./source-words";
+import { EditForm } from "../people/edit-form";
 
 const WIDTH = 280;
 const HEIGHT = 64;
@@ -35,7 +35,7 @@ export function PriceCard({
         <p className="text-faded">Nobody has noted a price yet.</p>
       )}
       {prices.length > 1 && <Steps prices={[...prices].reverse()} />}
-      <Form method="post" className="mt-3 grid grid-cols-[5rem_4rem_1fr] gap-2">
+      <EditForm className="mt-3 grid grid-cols-[5rem_4rem_1fr] gap-2">
         <input type="hidden" name="intent" value="price" />
         <input type="hidden" name="seen" value={seen} />
         {(
@@ -67,7 +67,7 @@ export function PriceCard({
         <Button type="submit" className="col-span-3 justify-self-start">
           Note this price
         </Button>
-      </Form>
+      </EditForm>
     </section>
   );
 }
