@@ -87,7 +87,7 @@ export { type LineAmount, reachOf } from "./walk/line-amounts";
 export { type FormulaMoved, type Moved, brandChange, formulasUsing } from "./compare/brand-change";
 export { type WorkedOut, takeSum } from "./document/take-sum";
 export { atSize } from "./scaling/at-size";
-export { withLineMass } from "./scaling/multiply";
+export { multiply, withLineMass } from "./scaling/multiply";
 export { scaleEvaporation } from "./scaling/evaporation";
 export { largestRemainder, resolutionOf, roundToScales } from "./scaling/rounding";
 export {

@@ -365,7 +365,7 @@ export function scheduleWithBuffer(input: ScheduleInput, confidence: Confidence 
     return late(input, first);
   }
   const buffer = Math.ceil(bufferOf(first.value.chain, input.tasks, confidence));
-  const again = buffer > 0 && buffer < input.due ? schedule({ ...input, due: input.due - buffer }) : first;
+  const again = buffer > 0 && buffer < input.due ? schedule(earlierBy(buffer, input)) : first;
   // Less room than the buffer wants: the plan stands, and what is left of the time says how likely it holds.
   const kept = again.ok && again.value.objective[0] <= first.value.objective[0];
   const plan = kept ? again.value : first.value;
@@ -373,6 +373,18 @@ export function scheduleWithBuffer(input: ScheduleInput, confidence: Confidence 
   const sd = sdOf(plan.chain, input.tasks);
   return ok({ plan, bufferMin, onTime: sd > 0 ? normal(bufferMin / sd) : null, lateMin: 0 });
 }
+
+/**
+ * Everything ready so many minutes sooner; what would not hold so long keeps its own time.
+ */
+const earlierBy = (buffer: number, input: ScheduleInput): ScheduleInput => ({
+  ...input,
+  tasks: input.tasks.map(task =>
+    task.maxHold !== undefined && task.maxHold < 2 * buffer
+      ? task
+      : { ...task, due: Math.min(task.due ?? input.due, input.due) - buffer },
+  ),
+});
 
 function late(input: ScheduleInput, refused: Result<Schedule>): Result<Buffered> {
   const by = (minutes: number): Schedule | null => {
