@@ -19,6 +19,7 @@ export { shouldRevalidate } from "./saving";
 const SECTIONS = [
   { to: "/", label: "Range" },
   { to: "/bench", label: "Bench" },
+  { to: "/day", label: "Day" },
   { to: "/book", label: "Book" },
   { to: "/larder", label: "Larder" },
   { to: "/kit", label: "Kit" },

@@ -22,6 +22,8 @@ export default [
     route("book", "book/book.tsx"),
     route("book/:versionId", "book/card.tsx"),
     route("batch/:runId", "batch/batch.tsx"),
+    route("day", "day/first-day.ts"),
+    route("day/:date", "day/day.tsx"),
     route("larder", "larder/larder.tsx"),
     route("larder/import", "larder/import.tsx"),
     route("larder/:ingredientId", "larder/ingredient.tsx"),

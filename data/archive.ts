@@ -34,6 +34,17 @@ const TABLES: readonly AnyMySqlTable[] = [
   schema.bodyReading,
   schema.device,
   schema.photo,
+  schema.day,
+  schema.menuLine,
+  schema.dayPin,
+  schema.closedTime,
+  schema.dayTick,
+  schema.lot,
+  schema.lotMovement,
+  schema.parLevel,
+  schema.coldLog,
+  schema.coldEntry,
+  schema.leftOver,
   schema.audit,
 ];
 const SECRET_TABLES: readonly AnyMySqlTable[] = [schema.credential];

@@ -30,6 +30,11 @@ export const AUDIT_VERBS = [
   "run.started",
   "device.connected",
   "device.disconnected",
+  "day",
+  "log",
+  "lot",
+  "menu",
+  "par",
   "version.signed",
   "vessel",
 ] as const;

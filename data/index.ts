@@ -103,3 +103,25 @@ export { isAway } from "./database-errors";
 export { markOf } from "./seen";
 export type { Search } from "./searched";
 export { archiveLines, checkArchive, restoreArchive } from "./archive";
+export {
+  type ClosedTime,
+  type DayOf,
+  type LeftOver,
+  type StoredDay,
+  addClosed,
+  closedBetween,
+  dropClosed,
+  dropMenuLine,
+  findDay,
+  leftOf,
+  noteLeft,
+  pinJob,
+  plannedDays,
+  saveDay,
+  saveMenuLine,
+  tick,
+  ticksOf,
+  unpin,
+} from "./day";
+export { type NewLot, type StoredLot, addLot, listLots, listPars, moveLot, pourLot, savePar } from "./lots";
+export { type LogEntry, type StoredLog, addEntry, findLog, listLogs, startLog } from "./cold-logs";

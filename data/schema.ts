@@ -17,6 +17,9 @@ import {
 } from "drizzle-orm/mysql-core";
 import type { FormulaDocument, PaceReading } from "../core/formula";
 import type { FactId } from "../core/ground/facts";
+import { LOG_KINDS } from "../core/day/cold-log";
+import { MOVEMENTS } from "../core/day/lots";
+import { COOLING_METHODS, PROFILE_IDS } from "../core/laws/cooling";
 import type { Display, House } from "../core/things/house";
 import type { Appliance } from "../core/kit";
 import type { Ingredient, Source } from "../core/things/larder";
@@ -487,4 +490,204 @@ export const audit = mysqlTable(
     detail: json<Record<string, unknown>>()().notNull(),
   },
   t => [index("audit_by_subject").on(t.subject), index("audit_of_kitchen").on(t.kitchenId, t.at)],
+);
+
+const ofKitchen = () =>
+  id()
+    .notNull()
+    .references(() => kitchen.id);
+const byPerson = () =>
+  id()
+    .notNull()
+    .references(() => person.id);
+const ulidKey = () => char({ length: 26 }).primaryKey();
+
+/** A day of service: when, with whom, and what is not to be had. Dates are those of the kitchen’s own calendar. */
+export const day = mysqlTable(
+  "day",
+  {
+    kitchenId: ofKitchen(),
+    date: date({ mode: "string" }).notNull(),
+    serviceMin: int().notNull(),
+    lastsMin: int().notNull().default(240),
+    cooks: json<readonly string[]>()().notNull(),
+    /** Burners, ovens and other gear that are not to be had. */
+    without: json<readonly string[]>()().notNull(),
+    /** Whether hands may be wanted while the house is closed. */
+    atNight: boolean().notNull().default(false),
+    note: varchar({ length: 600 }).notNull().default(""),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.date] })],
+);
+
+export const menuLine = mysqlTable(
+  "menu_line",
+  {
+    id: ulidKey(),
+    kitchenId: ofKitchen(),
+    date: date({ mode: "string" }).notNull(),
+    formulaId: id().notNull(),
+    covers: int().notNull(),
+    portionG: double(),
+    overagePct: double().notNull(),
+    lossPct: double().notNull(),
+    readyMin: int().notNull(),
+  },
+  t => [index("menu_of_day").on(t.kitchenId, t.date)],
+);
+
+/** Where somebody has put a job of a day, or how long it takes after all. */
+export const dayPin = mysqlTable(
+  "day_pin",
+  {
+    kitchenId: ofKitchen(),
+    date: date({ mode: "string" }).notNull(),
+    jobId: varchar({ length: 80 }).notNull(),
+    startMin: int().notNull(),
+    minutes: int(),
+    personId: byPerson(),
+    at: instant().notNull(),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.date, t.jobId] })],
+);
+
+/** Times in which cooks or gear are not there. */
+export const closedTime = mysqlTable(
+  "closed_time",
+  {
+    id: ulidKey(),
+    kitchenId: ofKitchen(),
+    resource: varchar({ length: 60 }).notNull(),
+    startsAt: instant().notNull(),
+    endsAt: instant().notNull(),
+    why: varchar({ length: 120 }).notNull(),
+    /** Of the calendar it came from: brought in again, it is the same. */
+    uid: varchar({ length: 200 }),
+  },
+  t => [unique("closed_uid").on(t.kitchenId, t.uid)],
+);
+
+/** What of a day’s lists is done. */
+export const dayTick = mysqlTable(
+  "day_tick",
+  {
+    kitchenId: ofKitchen(),
+    date: date({ mode: "string" }).notNull(),
+    item: varchar({ length: 160 }).notNull(),
+    done: boolean().notNull(),
+    personId: byPerson(),
+    at: instant().notNull(),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.date, t.item] })],
+);
+
+/** What stands in the cold, container by container. How much is left follows from its movements. */
+export const lot = mysqlTable(
+  "lot",
+  {
+    id: ulidKey(),
+    kitchenId: ofKitchen(),
+    name: varchar({ length: 120 }).notNull(),
+    formulaId: id(),
+    runId: id(),
+    madeOn: date({ mode: "string" }).notNull(),
+    keepDays: int().notNull(),
+    keepC: double().notNull(),
+    /** Recorded allergens; `null` where something has none entered. */
+    allergens: json<readonly string[]>()(),
+    personId: byPerson(),
+    at: instant().notNull(),
+  },
+  t => [index("lot_of_formula").on(t.kitchenId, t.formulaId), unique("lot_of_run").on(t.kitchenId, t.runId)],
+);
+
+export const lotMovement = mysqlTable(
+  "lot_movement",
+  {
+    id: ulidKey(),
+    kitchenId: ofKitchen(),
+    lotId: char({ length: 26 })
+      .notNull()
+      .references(() => lot.id),
+    at: instant().notNull(),
+    kind: mysqlEnum([...MOVEMENTS]).notNull(),
+    massG: double().notNull(),
+    otherLotId: char({ length: 26 }),
+    place: varchar({ length: 80 }),
+    personId: byPerson(),
+    note: varchar({ length: 200 }).notNull().default(""),
+  },
+  t => [index("movement_of_lot").on(t.kitchenId, t.lotId, t.at)],
+);
+
+/** How much of a formula a kitchen wants to stand ready. */
+export const parLevel = mysqlTable(
+  "par_level",
+  {
+    kitchenId: ofKitchen(),
+    formulaId: id().notNull(),
+    parG: double().notNull(),
+    /** A usual pot of it. */
+    batchG: double(),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.formulaId] })],
+);
+
+/** A log of something that cools, is held hot or is warmed again. Readings are added, never changed. */
+export const coldLog = mysqlTable(
+  "cold_log",
+  {
+    id: ulidKey(),
+    kitchenId: ofKitchen(),
+    kind: mysqlEnum([...LOG_KINDS]).notNull(),
+    name: varchar({ length: 120 }).notNull(),
+    runId: id(),
+    lotId: char({ length: 26 }),
+    /** The limits it is held against, as they were when it began. */
+    profile: mysqlEnum([...PROFILE_IDS]).notNull(),
+    method: mysqlEnum([...COOLING_METHODS]),
+    vesselId: id(),
+    massG: double(),
+    /** Hot holding and warming again: the least, °C. */
+    limitC: double(),
+    demo: boolean().notNull().default(false),
+    startedAt: instant().notNull(),
+    startedBy: byPerson(),
+  },
+  t => [index("log_of_kitchen").on(t.kitchenId, t.startedAt)],
+);
+
+export const coldEntry = mysqlTable(
+  "cold_entry",
+  {
+    id: ulidKey(),
+    kitchenId: ofKitchen(),
+    logId: char({ length: 26 })
+      .notNull()
+      .references(() => coldLog.id),
+    at: instant().notNull(),
+    kind: mysqlEnum(["probe", "action", "closed"]).notNull(),
+    c: double(),
+    /** Reported by an instrument, not typed. */
+    deviceId: varchar({ length: 40 }),
+    words: varchar({ length: 300 }).notNull().default(""),
+    personId: byPerson(),
+    receivedAt: instant().notNull(),
+  },
+  t => [index("entry_of_log").on(t.kitchenId, t.logId, t.at)],
+);
+
+/** What is left of a sauce during service, as somebody weighed or counted it. */
+export const leftOver = mysqlTable(
+  "left_over",
+  {
+    id: ulidKey(),
+    kitchenId: ofKitchen(),
+    date: date({ mode: "string" }).notNull(),
+    formulaId: id().notNull(),
+    at: instant().notNull(),
+    massG: double().notNull(),
+    personId: byPerson(),
+  },
+  t => [index("left_of_day").on(t.kitchenId, t.date)],
 );

@@ -24,6 +24,7 @@ import { attributesOf, readiness } from "../core/standard";
 import { EARLIER_VERSIONS } from "./earlier";
 import { DEMO_FORMULAS } from "./formulas";
 import { livedIn } from "./lived-in";
+import { planSaturday } from "./saturday";
 import { DEMO_SIGNATURES } from "./signed";
 import { CURRENCY, DEMO_PRICES, EARLIER_PRICES, WATCHED } from "./prices";
 import { DEMO_KITCHEN, DEMO_PEOPLE, KITCHEN_ID } from "./kitchen";
@@ -43,6 +44,7 @@ export async function loadDemo(db: Database, now: Date, atWork = false): Promise
   if (loaded && atWork) {
     await putToWork(db, now);
     await signVersions(db, now);
+    await planSaturday(db, now);
   }
   return loaded;
 }

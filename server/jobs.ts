@@ -7,6 +7,7 @@ import {
   motherChange,
   openKitchen,
 } from "../core/formula";
+import { type DayInput, type DayView, viewOfDay } from "../core/day";
 import { type Result, ok } from "../core/ground/result";
 import { type Column, type ColumnAsked, columnOf, ownColumns } from "../core/standard";
 import { type Answer, type SumWorld, runSum } from "../core/sums";
@@ -41,3 +42,7 @@ export const intervals = (asked: {
   kitchen: KitchenData;
   burnerId: string | undefined;
 }): StepIntervals[] => intervalsAlong(asked.document, asked.kitchen, asked.burnerId);
+
+/** A day planned from its menu. */
+export const day = (asked: { input: DayInput; kitchen: KitchenData; weekday: number }): Result<DayView> =>
+  viewOfDay(asked.input, openKitchen(asked.kitchen), asked.weekday);

@@ -38,6 +38,8 @@ export const WHO_MAY: Readonly<Record<string, Row>> = {
   "/bench/:formulaId/versions": { GET: "read", POST: "edit" },
   "/bench/:formulaId/daughters": { GET: "read" },
   "/bench/:formulaId/readings": { POST: "log" },
+  "/day": { GET: "read" },
+  "/day/:date": { GET: "read", POST: "edit" },
   "/book": { GET: "read" },
   "/book/:versionId": { GET: "read", POST: { intents: { sign: "approve" }, otherwise: "read" } },
   "/book.pdf": { GET: "read" },

@@ -10,6 +10,7 @@ import {
   formulaIn,
   linesOf,
 } from "~/core/formula";
+import type { DayInput, DayView } from "~/core/day";
 import { type Result, refuse } from "~/core/ground/result";
 import type { Column, ColumnAsked } from "~/core/standard";
 import type { Answer, SumWorld } from "~/core/sums";
@@ -82,6 +83,15 @@ export const impactInPool = (
   after: FormulaDocument,
 ): Promise<DaughterMoved[]> =>
   pool().run({ kitchen, id, before, after }, { name: "impact" }) as Promise<DaughterMoved[]>;
+
+const keptDays = new Lately<Result<DayView>>(MOST_KEPT);
+
+/** A day’s plan; asked again with the same menu, kitchen and minute it is not worked out again. */
+export function dayInPool(input: DayInput, kitchen: KitchenData, weekday: number): Promise<Result<DayView>> {
+  const asked = { input, kitchen, weekday };
+  const hash = createHash("sha256").update(JSON.stringify(asked)).digest("base64url");
+  return keptDays.get(hash, async () => (await pool().run(asked, { name: "day" })) as Result<DayView>);
+}
 
 const keptColumns = new Lately<Result<Column>[]>(MOST_KEPT);
 

@@ -55,6 +55,8 @@ export interface DayPlan {
   readonly needs: readonly Need[];
   readonly jobs: readonly PlannedJob[];
   readonly schedule: Buffered;
+  /** Times in which cooks or gear are not there. */
+  readonly closed: readonly Closed[];
   /** Minute of service in the plan, which begins `DAYS_AHEAD` days before at midnight. */
   readonly dueMin: number;
   readonly midnightMin: number;
@@ -77,13 +79,14 @@ export function planDay(input: DayInput, kitchen: Kitchen): Result<DayPlan> {
   const jobs = jobsOf(needs, kitchen, capacity, { dueMin, midnightMin, readyMin }).map(job =>
     withPin(job, input.pinned[job.id]),
   );
+  const closed = [...nights(input, dueMin), ...input.closed];
   const found = scheduleWithBuffer(
     {
       tasks: jobs.map(job => job.task),
       capacity,
       due: dueMin,
       from: input.nowMin === null ? 0 : Math.max(0, Math.floor(input.nowMin)),
-      closed: [...nights(input, dueMin), ...input.closed],
+      closed,
     },
     input.confidence,
   );
@@ -118,6 +121,7 @@ export function planDay(input: DayInput, kitchen: Kitchen): Result<DayPlan> {
         : [];
     }),
     schedule: found.value,
+    closed,
     dueMin,
     midnightMin,
   });

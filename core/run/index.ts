@@ -58,6 +58,6 @@ export { type Felt, type TouchRange, touchMap } from "./touch";
 export { type Dose, type Seasoned, seasonedIn } from "./seasoning";
 export { type Prompt, promptsNow } from "./prompts";
 export { watchNow } from "./watch";
-export { type MiseItem, gatesOf, miseLock, miseOf, readyWords } from "./mise";
+export { type MiseItem, gatesOf, miseLock, miseOf, toolOf, readyWords } from "./mise";
 export { type NextThing, nextThings } from "./next-things";
 export { type AsCooked, asCooked, draftOf, improvisedFormula, isImprovised } from "./as-cooked";

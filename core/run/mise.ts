@@ -15,7 +15,9 @@ export interface MiseItem {
 }
 
 /** A tool a kind of step cannot be done without; `critical`: nothing else in a kitchen stands in for it. Common practice, no source. */
-function toolOf({ step }: StateAfterStep): { readonly what: string; readonly critical: boolean } | null {
+export function toolOf({
+  step,
+}: Pick<StateAfterStep, "step">): { readonly what: string; readonly critical: boolean } | null {
   switch (step.kind) {
     case "strain":
       return { what: "strainer", critical: true };

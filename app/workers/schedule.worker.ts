@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { scheduleWithBuffer } from "~/core/day";
+
+expose({ scheduleWithBuffer });
