@@ -71,9 +71,9 @@ export async function planSaturday(db: Database, now: Date): Promise<void> {
     atNight: false,
     note: "64 covers, two sittings. The pass wants the purée in two inserts.",
   });
-  for (const [formulaId, covers, readyMin] of MENU)
+  for (const [i, [formulaId, covers, readyMin]] of MENU.entries())
     await saveMenuLine(db, change, date, {
-      id: ulid(now.getTime()),
+      id: ulid(now.getTime() + i),
       formulaId,
       covers,
       portionG: null,

@@ -26,7 +26,9 @@ export interface Column {
 const PX_PER_MIN = 1.15;
 /** Jobs are moved in steps of so many minutes. */
 const STEP_MIN = 5;
-const AXIS_PX = 56;
+const AXIS_PX = 72;
+/** A time in which nobody is here and nothing stands on the fire is drawn so much shorter. */
+const IDLE = 0.08;
 
 export interface Moved {
   readonly job: string;
@@ -62,10 +64,23 @@ export function Board({
   const jobs = plan.jobs.map(job => shifted(job, trial));
   const from = Math.min(plan.dueMin - 120, ...jobs.map(j => j.start)) - 20;
   const top = Math.floor(from / 30) * 30;
-  const y = (min: number): number => (min - top) * PX_PER_MIN;
+  const idle = (plan.input.closed ?? []).filter(
+    c =>
+      c.resource === "cook" &&
+      c.to > top &&
+      c.from < plan.dueMin &&
+      !jobs.some(j => j.start < c.to && j.finish > c.from),
+  );
+  const y = (min: number): number =>
+    idle.reduce(
+      (px, c) => px - (1 - IDLE) * PX_PER_MIN * Math.max(0, Math.min(min, c.to) - Math.max(top, c.from)),
+      (min - top) * PX_PER_MIN,
+    );
   const height = y(plan.dueMin);
   const widest = Math.max(1, ...jobs.map(j => j.volumeMl));
   const shown = columns.filter(c => !c.gone || jobs.some(j => j.stands.some(s => s.at === c.id)));
+  const used = new Set(jobs.flatMap(j => [...j.stands.map(s => s.at), ...j.hands.map(h => h.personId)]));
+  const weightOf = (c: Column): number => (used.has(c.id) ? (c.kind === "hands" ? 1.6 : 2) : 0.8);
   const hours = Array.from(
     { length: Math.ceil((plan.dueMin - top) / 60) + 1 },
     (_, i) => Math.ceil(top / 60) * 60 + 60 * i,
@@ -82,14 +97,15 @@ export function Board({
   return (
     <DndContext sensors={sensors} onDragEnd={drop}>
       <div className="overflow-x-auto rounded-xl border border-rule bg-enamel">
-        <div style={{ minWidth: AXIS_PX + shown.length * 58 }}>
+        <div style={{ minWidth: AXIS_PX + 26 * shown.reduce((sum, c) => sum + weightOf(c), 0) }}>
           <div className="sticky top-0 z-10 flex border-b border-rule bg-enamel text-xs">
             <div style={{ width: AXIS_PX }} className="shrink-0" />
             {shown.map((c, i) => (
               <div
                 key={c.id}
+                style={{ flex: `${weightOf(c)} 1 0` }}
                 className={clsx(
-                  "min-w-0 flex-1 px-1 py-1 text-center leading-tight",
+                  "min-w-0 overflow-hidden px-0.5 py-1 text-center leading-tight",
                   c.kind !== shown[i - 1]?.kind && i > 0 && "border-l-2 border-rule",
                   c.gone && "text-faded line-through",
                 )}
@@ -103,7 +119,7 @@ export function Board({
               {hours.map(m => (
                 <span
                   key={m}
-                  className="absolute right-2 -translate-y-1/2 text-xs text-faded tabular-nums"
+                  className="absolute right-2 -translate-y-1/2 text-xs whitespace-nowrap text-faded tabular-nums"
                   style={{ top: y(m) }}
                 >
                   {clockOf(m, plan, weekday)}
@@ -137,8 +153,9 @@ export function Board({
             {shown.map((c, i) => (
               <div
                 key={c.id}
+                style={{ flex: `${weightOf(c)} 1 0` }}
                 className={clsx(
-                  "relative min-w-0 flex-1",
+                  "relative min-w-0",
                   c.kind !== shown[i - 1]?.kind && i > 0 && "border-l-2 border-rule",
                 )}
               >

@@ -147,6 +147,8 @@ async function cookedOf(
   const at = (ms: number): number => minuteOfMoment(date, ms, timeZone);
   for (const loaded of await loadLiveRuns(section)) {
     const { run, bands } = loaded.live;
+    // A pot of another day is not this day’s.
+    if (at(run.startedAt.getTime()) < 0) continue;
     const batchId = plan.jobs.find(j => j.formulaId === run.formulaId && !taken.has(j.batchId))?.batchId;
     if (batchId === undefined) continue;
     taken.add(batchId);

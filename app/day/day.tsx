@@ -99,7 +99,7 @@ export default function Day({ loaderData }: Route.ComponentProps) {
           {plan.verdict}
         </p>
       )}
-      <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_18rem]">
         <div className="min-w-0">
           {plan && plan.jobs.length > 0 ? (
             <Board

@@ -8,8 +8,13 @@ import {
   judgeLog,
   outlook,
   projectCooling,
+  sinksOf,
+  withWand,
   worstVerdict,
 } from "../laws/cooling";
+import type { Kitchen } from "../formula";
+import { ml, mm } from "../ground/quantity";
+import { type Vessel, geometryOfVessel, vesselHeatCapacity } from "../things/vessel";
 import type { Estimate } from "../ground/estimate";
 import type { ProbeReading } from "../laws/lethality";
 
@@ -109,15 +114,68 @@ export function judgeReheating(
   return { verdict: nowMin > REHEAT_WITHIN_MIN ? "fail" : "pending", thereMin: null };
 }
 
-/**
- * How much sooner it is cold in shallow pans: the fold time falls with the depth, since the same mass has more surface.
- * @returns minutes per fold at the new depth
- * Source: lumped cooling, docs/models.md "Cooling": the time constant goes with mass over wetted surface.
- */
-export const shallower = (minutesPerFold: number, depthMm: number, toMm: number): number =>
-  depthMm > toMm ? minutesPerFold * (toMm / depthMm) : minutesPerFold;
-
+/** Stocks and sauces, J/(g K). Source: docs/models.md "Cooling", as the sum *cooling* takes it. */
+const SAUCE_HEAT = 3.9;
 /** As deep as a shallow pan is filled, mm. Common practice, no source. */
 export const SHALLOW_MM = 50;
+/** How fast a pot cools, and towards what. */
+export interface Pace {
+  /** Minutes in which the excess over the cold falls to 1/e. */
+  readonly minutesPerFold: number;
+  readonly sinkC: number;
+}
 
-export type { CoolingMethod, ProfileId };
+/**
+ * The pace before anything was read: by the law of cooling for this pot.
+ * @returns `null` where nothing of it touches the cold, or no pot is named
+ * Source: docs/models.md "Cooling" (`sinksOf`): τ = C/UA.
+ */
+export function expectedFold(
+  pot: {
+    readonly massG: number;
+    readonly vessel: Vessel | undefined;
+    readonly method: CoolingMethod;
+  },
+  kitchen: Kitchen,
+): Pace | null {
+  const { massG, vessel, method } = pot;
+  if (!vessel || !(massG > 0)) return null;
+  const geometry = geometryOfVessel(vessel);
+  const sinks = sinksOf(
+    {
+      method,
+      vessel: geometry,
+      level: geometry.levelClipped(ml(massG)),
+      covered: true,
+      thick: false,
+      stirred: method !== "ice-bath-still",
+      roomC: kitchen.around.ambientC,
+    },
+    kitchen.facts,
+  );
+  if (!sinks.ok) return null;
+  const capacity = kitchen.facts.coolingMassTrue * massG * SAUCE_HEAT + vesselHeatCapacity(vessel);
+  const drain = withWand(sinks.value);
+  return { minutesPerFold: capacity / drain.wPerK / 60, sinkC: drain.towardsC };
+}
+
+export interface Shallow {
+  readonly pans: number;
+  readonly name: string;
+  readonly pace: Pace;
+}
+
+/** The same in shallow pans of this kitchen, filled to 50 mm: which, how many, and how fast; `null` where it has none. */
+export function inShallowPans(
+  pot: { readonly massG: number; readonly method: CoolingMethod },
+  kitchen: Kitchen,
+): Shallow | null {
+  const volumeOf = (vessel: Vessel): number => geometryOfVessel(vessel).volumeAtLevel(mm(SHALLOW_MM));
+  const widest = kitchen.vessels
+    .filter(v => !v.closed && (v.use === "container" || v.use === "tray"))
+    .sort((a, b) => volumeOf(b) - volumeOf(a))[0];
+  if (!widest) return null;
+  const pans = Math.max(1, Math.ceil(pot.massG / volumeOf(widest)));
+  const pace = expectedFold({ ...pot, massG: pot.massG / pans, vessel: widest }, kitchen);
+  return pace && { pans, name: widest.name, pace };
+}

@@ -5,12 +5,14 @@ export {
   type Judged,
   LOG_KINDS,
   type LogKind,
+  type Shallow,
   REHEAT_WITHIN_MIN,
   SHALLOW_MM,
   judgeCooling,
   judgeHolding,
   judgeReheating,
-  shallower,
+  expectedFold,
+  inShallowPans,
 } from "./cold-log";
 export { type BuyItem, type DayLists } from "./lists";
 export {
@@ -31,3 +33,4 @@ export { DAYS_AHEAD, type DayInput, type Pinned, planDay } from "./plan-day";
 export { type Closed, type Schedule, type ScheduleInput, scheduleWithBuffer } from "./schedule";
 export { type DayView, type JobView, type NeedView, viewOfDay } from "./view";
 export { clockOf, spoken } from "./words";
+export { type LeftNow, leftNow } from "./service";

@@ -229,6 +229,7 @@ function jobOf(
     place: (["fire", "oven", "cold", "bench"] as const).find(place => places.includes(place)) ?? "bench",
     task: {
       id: `${batch.id}/${index + 1}`,
+      name: batch.document.name,
       segments,
       // Our estimate: a tenth of the time nobody is at it, a fifth of hands’ own.
       sd: 0.1 * (minutes - handsMin) + 0.2 * handsMin,

@@ -1,4 +1,4 @@
-import type { Compiled, Piece } from "./compiled";
+import { type Compiled, type Piece, begun } from "./compiled";
 
 /** Why a task ends when it does and not later. */
 export type Because =
@@ -168,6 +168,7 @@ export function placeBackward(plan: Compiled, rank: readonly number[]): Placed |
     let reason: Because = { kind: "due" };
     let bySuccessor = Infinity;
     for (const { to, lag } of successors[i] ?? []) {
+      if (begun(plan, to)) continue;
       const most = (start[to] as number) - lag;
       if (most < bySuccessor) {
         bySuccessor = most;

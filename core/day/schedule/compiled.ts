@@ -91,6 +91,10 @@ export function compile(input: ScheduleInput, tasks: readonly Task[], changeMin:
   };
 }
 
+/** Whether a task stands begun: whatever it waited for has been there. */
+export const begun = ({ tasks, from }: Pick<Compiled, "tasks" | "from">, task: number): boolean =>
+  (tasks[task]?.fixedAt ?? Infinity) < from;
+
 /** Longest way to each task from the beginning, itself included; and from it to the end, itself included. */
 export function paths({ tasks, length, predecessors, successors }: Compiled): {
   readonly head: readonly number[];

@@ -1,7 +1,7 @@
 import { errorFunction } from "simple-statistics";
 import { type Result, ok, refuse } from "../../ground/result";
 import { type Beyond, type Placed, placeBackward } from "./backward";
-import { type Compiled, compile, paths } from "./compiled";
+import { type Compiled, begun, compile, paths } from "./compiled";
 import { OVEN_CHANGE_MIN, type ScheduleInput, type Task, checkInput } from "./task";
 
 /** Standard deviations a plan stands off its end for so much confidence. */
@@ -96,7 +96,7 @@ export function schedule(input: ScheduleInput): Result<Schedule> {
     return refuse({
       code: "HORIZON",
       field: `tasks.${task.id}`,
-      message: `There is no time left for ${task.id}: it would have to begin before the plan does.`,
+      message: `There is no time left for ${task.name ?? task.id}: it would have to begin earlier than now, or than anybody can.`,
     });
   }
   return ok(told(plan, best, search.runs));
@@ -231,8 +231,8 @@ function violationsOf(plan: Compiled, placed: Placed): Violation[] {
     for (const { to, lag, hold } of successors[i] ?? []) {
       const wait = startOf(placed, to) - end;
       tell(i, wait - hold, "hold", to);
-      // Only what is fixed can stand out of order.
-      tell(i, lag - wait, "order", to);
+      // Only what is fixed can stand out of order; what is begun has what it needed.
+      if (!begun(plan, to)) tell(i, lag - wait, "order", to);
     }
     tell(i, end - Math.min(due, task.due ?? due), "due");
     if (task.maxHold !== undefined) tell(i, due - end - task.maxHold, "maxHold");
@@ -364,15 +364,28 @@ export function scheduleWithBuffer(input: ScheduleInput, confidence: Confidence 
     if (first.problems[0]?.code !== "HORIZON") return first;
     return late(input, first);
   }
-  const buffer = Math.ceil(bufferOf(first.value.chain, input.tasks, confidence));
-  const again = buffer > 0 && buffer < input.due ? schedule(earlierBy(buffer, input)) : first;
-  // Less room than the buffer wants: the plan stands, and what is left of the time says how likely it holds.
-  const kept = again.ok && again.value.objective[0] <= first.value.objective[0];
-  const plan = kept ? again.value : first.value;
-  const bufferMin = kept ? buffer : 0;
+  const wanted = Math.ceil(bufferOf(first.value.chain, input.tasks, confidence));
+  // Less room than the buffer wants: half of it, or none; what is left of the time says how likely the plan holds.
+  const { plan, bufferMin } = [wanted, Math.ceil(wanted / 2)]
+    .filter(minutes => minutes > 0 && minutes < input.due)
+    .reduce<{ plan: Schedule; bufferMin: number } | null>((found, minutes) => {
+      if (found) return found;
+      const tried = schedule(earlierBy(minutes, input));
+      return tried.ok && worthIt(tried.value, first.value, minutes)
+        ? { plan: tried.value, bufferMin: minutes }
+        : null;
+    }, null) ?? { plan: first.value, bufferMin: 0 };
   const sd = sdOf(plan.chain, input.tasks);
   return ok({ plan, bufferMin, onTime: sd > 0 ? normal(bufferMin / sd) : null, lateMin: 0 });
 }
+
+/** A buffer may cost the day so many minutes more than itself. */
+const MOST_LONGER_MIN = 60;
+
+/** No limit more is broken for it, and nobody comes the evening before. */
+const worthIt = (tried: Schedule, first: Schedule, minutes: number): boolean =>
+  tried.objective[0] <= first.objective[0] &&
+  tried.objective[1] <= first.objective[1] + minutes + MOST_LONGER_MIN;
 
 /**
  * Everything ready so many minutes sooner; what would not hold so long keeps its own time.

@@ -30,6 +30,8 @@ export interface After {
 /** A job: its segments follow each other at once. */
 export interface Task {
   readonly id: string;
+  /** As it is spoken of; the id without one. */
+  readonly name?: string;
   readonly segments: readonly Segment[];
   readonly after?: readonly After[];
   /** Standard deviation of its length, minutes. */
@@ -130,20 +132,26 @@ function ownProblems(
   const at = `tasks.${task.id}`;
   const found: Problem[] = [];
   if (!task.segments.length || task.segments.some(({ minutes }) => !isWhole(minutes, 1)))
-    found.push(problem("OUT_OF_RANGE", at, `${task.id} needs pieces of whole minutes, one at least.`));
+    found.push(
+      problem("OUT_OF_RANGE", at, `${task.name ?? task.id} needs pieces of whole minutes, one at least.`),
+    );
   for (const { use, atSetting } of task.segments) {
     for (const [resource, units] of Object.entries(use)) {
       const has = capacity[resource] ?? 0;
       if (!Number.isInteger(units) || units < 0)
         found.push(
-          problem("OUT_OF_RANGE", at, `${task.id} asks for ${units} of ${resource}: say a whole number.`),
+          problem(
+            "OUT_OF_RANGE",
+            at,
+            `${task.name ?? task.id} asks for ${units} of ${resource}: say a whole number.`,
+          ),
         );
       else if (units > has)
         found.push(
           problem(
             "NOTHING_FITS",
             at,
-            `${task.id} needs ${units} of ${resource}, and there ${has === 1 ? "is" : "are"} ${has}: it never fits.`,
+            `${task.name ?? task.id} needs ${units} of ${resource}, and there ${has === 1 ? "is" : "are"} ${has}: it never fits.`,
           ),
         );
     }
@@ -152,13 +160,15 @@ function ownProblems(
         problem(
           "NOTHING_FITS",
           at,
-          `${task.id} needs ${atSetting.units} at ${atSetting.setting}, and none of ${atSetting.anyOf.join(", ") || "the ovens"} has so much room.`,
+          `${task.name ?? task.id} needs ${atSetting.units} at ${atSetting.setting}, and none of ${atSetting.anyOf.join(", ") || "the ovens"} has so much room.`,
         ),
       );
   }
   for (const { id, lag = 0, hold } of task.after ?? []) {
     if (!byId.has(id) || id === task.id)
-      found.push(problem("UNKNOWN_ID", at, `${task.id} waits for ${id}, which is not in the plan.`));
+      found.push(
+        problem("UNKNOWN_ID", at, `${task.name ?? task.id} waits for ${id}, which is not in the plan.`),
+      );
     if (!isWhole(lag, 0) || (hold !== undefined && !(hold >= lag)))
       found.push(
         problem(

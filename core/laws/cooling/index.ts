@@ -10,6 +10,7 @@ export {
   coolingTime,
   sinksOf,
   wandCapacityJ,
+  withWand,
 } from "./cooling";
 export { GREENS_HEAT, ICE_MARGIN, bathFor, bathNeeded, iceForBath, iceForBlanching, iceIntoPot } from "./ice";
 export { type CoolingProfile, PROFILES, PROFILE_IDS, type ProfileId } from "./limits";
