@@ -473,8 +473,12 @@ export interface BatchRow {
   readonly actualMin: number | null;
 }
 
-/** Every finished batch of a kitchen, newest first. */
-export const listBatches = (db: Queries, kitchenId: string): Promise<BatchRow[]> =>
+/** Finished batches of a kitchen, newest first: all of them, or so many. */
+export const listBatches = (
+  db: Queries,
+  kitchenId: string,
+  { most = Number.MAX_SAFE_INTEGER }: { readonly most?: number } = {},
+): Promise<BatchRow[]> =>
   db
     .select({
       runId: batch.runId,
@@ -496,7 +500,8 @@ export const listBatches = (db: Queries, kitchenId: string): Promise<BatchRow[]>
     .innerJoin(formulaVersion, eq(formulaVersion.id, batch.formulaVersionId))
     .innerJoin(formula, eq(formula.id, formulaVersion.formulaId))
     .where(eq(batch.kitchenId, kitchenId))
-    .orderBy(desc(batch.finishedAt));
+    .orderBy(desc(batch.finishedAt))
+    .limit(most);
 
 /** Batches made of a version, newest first. */
 export const batchesOf = (db: Queries, formulaVersionId: string): Promise<StoredBatch[]> =>

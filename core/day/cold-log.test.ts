@@ -39,13 +39,13 @@ describe("before anything was read", () => {
   const kitchen = openKitchen(DEMO_KITCHEN);
   const tall = kitchen.vessels.find(v => v.id === "tall-1");
   const pot = { massG: 15_000, method: "walk-in" as const };
-  test("shallow pans cool several times as fast as a deep pot", () => {
+  test("shallow pans cool much faster than a deep pot", () => {
     const deep = expectedFold({ ...pot, vessel: tall }, kitchen);
     const shallow = inShallowPans(pot, kitchen);
     expect(inShallowPans({ ...pot, massG: 60_000 }, kitchen)?.pans).toBeGreaterThan(
       shallow?.pans ?? Infinity,
     );
-    expect((deep?.minutesPerFold ?? 0) / (shallow?.pace.minutesPerFold ?? Infinity)).toBeGreaterThan(2);
+    expect((deep?.minutesPerFold ?? 0) / (shallow?.pace.minutesPerFold ?? Infinity)).toBeGreaterThan(1.5);
   });
   test("no pot named, no pace made up", () => {
     expect(expectedFold({ ...pot, vessel: undefined }, kitchen)).toBeNull();

@@ -1,4 +1,4 @@
-import type { Kitchen } from "../formula";
+import type { Kitchen, Walk } from "../formula";
 import { type Result, ok } from "../ground/result";
 import { capacityOf } from "./jobs";
 import { type DayLists, listsOf } from "./lists";
@@ -40,6 +40,8 @@ export interface NeedView {
   readonly fromStockG: number;
   readonly toMakeG: number;
   readonly pots: number;
+  /** What a ladle of it weighs, g/ml; 1 where none of it is made on this day. */
+  readonly gPerMl: number;
   readonly uses: readonly { readonly name: string; readonly massG: number }[];
   readonly problems: readonly string[];
 }
@@ -95,7 +97,11 @@ export function viewOfDay(input: DayInput, kitchen: Kitchen, weekday: number): R
         };
       })
       .sort((a, b) => a.start - b.start || (a.id < b.id ? -1 : 1)),
-    needs: plan.needs.map(({ batches, ...need }) => ({ ...need, pots: batches.length })),
+    needs: plan.needs.map(({ batches, ...need }) => ({
+      ...need,
+      pots: batches.length,
+      gPerMl: densityOf(batches[0]?.walked),
+    })),
     lists: listsOf(plan.needs, kitchen),
     dueMin: plan.dueMin,
     midnightMin: plan.midnightMin,
@@ -114,6 +120,9 @@ export function viewOfDay(input: DayInput, kitchen: Kitchen, weekday: number): R
     },
   });
 }
+
+const densityOf = (walked: Walk | undefined): number =>
+  walked && walked.finishedMl > 0 ? walked.finishedG / walked.finishedMl : 1;
 
 /** Ovens and cold places besides the burners that were assigned. */
 function standsOf({ job, task, assigned }: PlannedJob, kitchen: Kitchen): JobView["stands"] {
