@@ -103,6 +103,24 @@ export const words =
     return problems.length ? refuse(...problems) : ok(text);
   };
 
+/** A time of the day in minutes, as "18:00" or "7.30"; `null` where nothing is typed. @errors NOT_UNDERSTOOD */
+export const timeOfDay =
+  (label: string): Field<number | null> =>
+  (form, name) => {
+    const text = textIn(form, name);
+    if (!text) return ok(null);
+    const found = /^(\d{1,2})[:.](\d{2})$/.exec(text);
+    const minutes = found && Number(found[2]) < 60 ? Number(found[1]) * 60 + Number(found[2]) : NaN;
+    return minutes >= 0 && minutes <= 1440
+      ? ok(minutes)
+      : refuse({
+          code: "NOT_UNDERSTOOD",
+          field: name,
+          value: text,
+          message: `${label}: “${text}” is no time of the day. Type it as 18:00.`,
+        });
+  };
+
 /** One of a list; `null` for anything else. */
 export const oneOf =
   <const T extends string>(all: readonly T[]): Field<T | null> =>

@@ -35,7 +35,7 @@ const MENU: readonly (readonly [string, number, number])[] = [
   ["walnut-oil-mayonnaise", 30, 60],
 ];
 
-/** [formula, name, days before Saturday, g made, g used since, days it keeps, allergens, place] */
+/** [formula, name, days ago, g made, g used since, days it keeps, allergens, place] */
 const COLD: readonly (readonly [
   string,
   string,
@@ -46,8 +46,10 @@ const COLD: readonly (readonly [
   readonly string[],
   string,
 ])[] = [
-  [STOCK_ID, "Guinea-fowl brown stock", 2, 9300, 5400, 3, ["celery"], "walk-in, left"],
-  [GLACE_ID, "Guinea-fowl glace", 5, 940, 610, 10, ["celery"], "walk-in, top"],
+  [STOCK_ID, "Guinea-fowl brown stock", 1, 9300, 5400, 3, ["celery"], "walk-in, left"],
+  [STOCK_ID, "Guinea-fowl brown stock", 6, 9400, 9400, 3, ["celery"], "walk-in, left"],
+  [GLACE_ID, "Guinea-fowl glace", 4, 940, 610, 10, ["celery"], "walk-in, top"],
+  [GLACE_ID, "Guinea-fowl glace", 11, 960, 960, 10, ["celery"], "walk-in, top"],
   ["trout-fumet", "Trout fumet", 1, 4700, 3900, 2, ["fish"], "walk-in, right"],
   ["beetroot-gastrique", "Beetroot gastrique", 12, 680, 240, 30, [], "dry store"],
 ];
@@ -87,7 +89,7 @@ export async function planSaturday(db: Database, now: Date): Promise<void> {
   });
   for (const item of ["buy shallot", "buy salsify", "tool fine sieve and ladle"])
     await tick(db, { ...change, personId: "noor" }, date, { item, done: true, at: now });
-  await fillCold(db, now, date);
+  await fillCold(db, now);
   for (const [formulaId, parG, batchG] of [
     [GLACE_ID, 1200, 950],
     [STOCK_ID, 8000, 9400],
@@ -97,11 +99,9 @@ export async function planSaturday(db: Database, now: Date): Promise<void> {
   await logs(db, now);
 }
 
-async function fillCold(db: Database, now: Date, saturday: string): Promise<void> {
+async function fillCold(db: Database, now: Date): Promise<void> {
   for (const [formulaId, name, before, madeG, usedG, keepDays, allergens, place] of COLD) {
-    const madeOn = dayAfter(saturday, -before);
-    // Nothing was made after today.
-    const made = new Date(Math.min(Date.parse(`${madeOn}T13:00:00Z`), now.getTime() - 3 * HOUR));
+    const made = new Date(now.getTime() - before * DAY);
     const id = ulid(made.getTime());
     await addLot(
       db,
@@ -125,7 +125,7 @@ async function fillCold(db: Database, now: Date, saturday: string): Promise<void
         {
           kitchenId: KITCHEN_ID,
           personId: part % 2 ? "noor" : "tomas",
-          now: new Date(made.getTime() + (part / 4) * (now.getTime() - made.getTime())),
+          now: new Date(made.getTime() + (part / 4) * Math.min(4 * DAY, now.getTime() - made.getTime())),
         },
         { id: ulid(), lotId: id, kind: "used", massG: Math.round(usedG / 3), place: null, note: "" },
       );

@@ -39,15 +39,7 @@ export default function Cold({ loaderData }: Route.ComponentProps) {
       <div className="mt-5 grid gap-8 lg:grid-cols-[minmax(0,1fr)_24rem]">
         <section aria-label="Containers">
           <h2 className="text-xl">Containers</h2>
-          {waiting.length > 0 && (
-            <ul className="mt-2 space-y-2">
-              {waiting.map(batch => (
-                <li key={batch.runId} className="rounded-xl border border-saffron bg-saffron-wash p-3">
-                  <PutAway batch={batch} mayLog={mayLog} timeZone={timeZone} />
-                </li>
-              ))}
-            </ul>
-          )}
+          <Waiting waiting={waiting} mayLog={mayLog} timeZone={timeZone} />
           {!lots.length && !waiting.length && (
             <p className="mt-2 text-faded">
               Nothing is booked here. Finish a batch and put it away, or write down what is left over.
@@ -72,6 +64,39 @@ export default function Cold({ loaderData }: Route.ComponentProps) {
         </div>
       </div>
     </main>
+  );
+}
+
+/** Batches that stand somewhere and are booked nowhere; the rest behind a word. */
+const SHOWN = 2;
+
+function Waiting({
+  waiting,
+  mayLog,
+  timeZone,
+}: {
+  waiting: Loaded["waiting"];
+  mayLog: boolean;
+  timeZone: string;
+}) {
+  const row = (batch: Loaded["waiting"][number]) => (
+    <li key={batch.runId} className="rounded-xl border border-saffron bg-saffron-wash p-3">
+      <PutAway batch={batch} mayLog={mayLog} timeZone={timeZone} />
+    </li>
+  );
+  if (!waiting.length) return null;
+  return (
+    <>
+      <ul className="mt-2 space-y-2">{waiting.slice(0, SHOWN).map(row)}</ul>
+      {waiting.length > SHOWN && (
+        <details className="mt-2">
+          <summary className="cursor-pointer text-sm text-saffron-ink">
+            {waiting.length - SHOWN} more that are not put away
+          </summary>
+          <ul className="mt-2 space-y-2">{waiting.slice(SHOWN).map(row)}</ul>
+        </details>
+      )}
+    </>
   );
 }
 
@@ -339,8 +364,8 @@ function Pars({ pars, made }: { pars: Loaded["pars"]; made: Loaded["made"] }) {
             <p className="mt-1 text-sm text-faded">
               {par.makeG > 0 ? <span className="text-saffron-ink">Make {kg(par.makeG)}. </span> : "Enough. "}
               {par.perDayG === null
-                ? "Nothing was taken yet: how fast it goes is not known."
-                : `${kg(par.perDayG)} a day, lasts ${printNumber(par.daysLeft ?? 0, 1)} days${par.everyDays ? `; a pot of ${kg(par.batchG ?? 0)} every ${par.everyDays} days` : ""}.`}{" "}
+                ? "Too little was taken yet to say how fast it goes."
+                : `${kg(par.perDayG)} a day, lasts ${printNumber(par.daysLeft ?? 0, 1)} days${par.everyDays ? `; a pot of ${kg(par.batchG ?? 0)} every ${par.everyDays === 1 ? "day" : `${par.everyDays} days`}` : ""}.`}{" "}
               <Link to={`/bench/${par.formulaId}`} className="underline underline-offset-4 hover:text-copper">
                 make it
               </Link>

@@ -65,7 +65,7 @@ export async function plannedDay(section: SectionWithPerson, date: string): Prom
     stock: await stockOn(section, date, timeZone),
     without: kept.without,
     house: kept.atNight ? null : (snapshot.house.hours ?? USUAL_HOURS),
-    closed: await closedIn(kitchenId, date, timeZone, kept.cooks.length || 1),
+    closed: await closedIn(kitchenId, date, timeZone, kept.cooks.length || 1, snapshot.burners),
     pinned: found.pinned,
     nowMin,
   };
@@ -117,8 +117,17 @@ async function stockOn(section: SectionWithPerson, date: string, timeZone: strin
 export const lotsSince = (date: string): string =>
   new Date(Date.parse(`${date}T00:00:00Z`) - LOTS_DAYS * 86_400_000).toISOString().slice(0, 10);
 
+/** More than any oven has trays, or any cold place litres. */
+const WHOLE = 20_000;
+
 /** Closed times of a plan; of cooks, as many as are away. */
-async function closedIn(kitchenId: string, date: string, timeZone: string, cooks: number): Promise<Closed[]> {
+async function closedIn(
+  kitchenId: string,
+  date: string,
+  timeZone: string,
+  cooks: number,
+  burners: readonly { id: string }[],
+): Promise<Closed[]> {
   const times = await closedBetween(
     database().db,
     kitchenId,
@@ -126,8 +135,14 @@ async function closedIn(kitchenId: string, date: string, timeZone: string, cooks
     momentOfMinute(date, 3 * 1440, timeZone),
   );
   return times.map(time => ({
-    resource: time.resource === "everybody" ? "cook" : time.resource,
-    units: time.resource === "everybody" ? cooks : 1,
+    // A burner is one of many; an oven or a cold place is gone as a whole.
+    resource:
+      time.resource === "everybody"
+        ? "cook"
+        : burners.some(b => b.id === time.resource)
+          ? "burner"
+          : time.resource,
+    units: time.resource === "everybody" ? cooks : burners.some(b => b.id === time.resource) ? 1 : WHOLE,
     from: Math.max(0, minuteOfMoment(date, time.startsAt, timeZone)),
     to: Math.max(0, minuteOfMoment(date, time.endsAt, timeZone)),
     why: time.why,

@@ -1,8 +1,11 @@
-import { data, redirect } from "react-router";
+import { data } from "react-router";
 import { ulid } from "ulid";
-import { type Result, ok, refuse } from "~/core/ground/result";
+import { type Result, ok } from "~/core/ground/result";
 import {
   type StoredDay,
+  addClosed,
+  closedBetween,
+  dropClosed,
   dropMenuLine,
   database,
   findDay,
@@ -12,11 +15,12 @@ import {
   saveMenuLine,
   unpin,
 } from "~/data";
-import { anyOf, must, number, readForm, ticked, usually, words } from "../form.server";
+import { anyOf, must, number, readForm, ticked, timeOfDay, usually, words } from "../form.server";
 import { madeHereOf, snapshotOf } from "../kitchen/kitchen.server";
 import { type SectionWithPerson, requirePerson } from "../people/person.server";
 import type { Route } from "./+types/day";
-import { dayAsked, dayIn } from "./calendar-day";
+import { dayAsked, dayIn, momentOfMinute } from "./calendar-day";
+import { closedFrom } from "./closed.server";
 import { plannedDay } from "./day-plan.server";
 
 /** The day of an address. */
@@ -59,22 +63,17 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
       .map(([id, { name }]) => ({ id, name }))
       .sort((a, b) => a.name.localeCompare(b.name, "en")),
     people: section.people.filter(person => !person.left),
+    closed: await closedBetween(
+      database().db,
+      section.kitchenId,
+      momentOfMinute(date, 0, kitchen.timeZone),
+      momentOfMinute(date, 3 * 1440, kitchen.timeZone),
+    ),
+    timeZone: kitchen.timeZone,
   };
 }
 
-const minutesOf =
-  (label: string) =>
-  (form: FormData, name: string): Result<number> => {
-    const found = /^(\d{1,2})[:.](\d{2})$/.exec(String(form.get(name) ?? "").trim());
-    const minutes = found ? Number(found[1]) * 60 + Number(found[2]) : NaN;
-    return minutes >= 0 && minutes <= 1440
-      ? ok(minutes)
-      : refuse({
-          code: "NOT_UNDERSTOOD",
-          field: name,
-          message: `${label}: type a time of the day, such as 18:00.`,
-        });
-  };
+const LARGEST_CALENDAR = 1_000_000;
 
 export async function action({ context, params, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
@@ -144,9 +143,36 @@ export async function action({ context, params, request }: Route.ActionArgs) {
       await unpin(db, kitchenId, date, typeof job === "string" && job ? job : undefined);
       return done();
     }
-    case "go": {
-      const wanted = dayAsked(String(form.get("date")));
-      return redirect(`/day/${wanted ?? date}`);
+    case "closed": {
+      const file = form.get("file");
+      if (!(file instanceof File) || !file.size)
+        return back([{ field: "file", message: "Choose the calendar file (.ics) with the closed times." }]);
+      if (file.size > LARGEST_CALENDAR)
+        return back([
+          {
+            field: "file",
+            message: "That calendar is larger than a megabyte: send out only the closed times.",
+          },
+        ]);
+      const kitchen = await snapshotOf(section);
+      const resource =
+        [...kitchen.burners, ...kitchen.appliances].find(t => t.id === form.get("resource"))?.id ??
+        "everybody";
+      const times = closedFrom(await file.text(), resource, change.now);
+      if (!times.ok) return back(times.problems);
+      if (!times.value.length)
+        return back([
+          {
+            field: "file",
+            message: "No event of this calendar lies in the next four months: nothing was taken.",
+          },
+        ]);
+      await addClosed(db, kitchenId, times.value);
+      return done();
+    }
+    case "open": {
+      await dropClosed(db, kitchenId, String(form.get("id")));
+      return done();
     }
     default:
       throw data("This form asks for nothing that is known here.", { status: 400 });
@@ -162,7 +188,7 @@ async function readDay(section: SectionWithPerson, date: string, form: FormData)
   const read = readForm(
     form,
     {
-      serviceMin: minutesOf("Service"),
+      serviceMin: must(timeOfDay("Service"), "When does service begin?"),
       lastsMin: usually(number("Service lasts", { min: 15, max: 1440, unit: "min" }), 240),
       cooks: anyOf(people),
       // What is ticked is to be had; the rest is not.

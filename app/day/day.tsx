@@ -9,6 +9,7 @@ import { Button } from "../ui/button";
 import { useSchedule } from "../workers/use-schedule";
 import { Board, type Column, type Moved } from "./board";
 import { dayInWords, weekdayOf } from "./calendar-day";
+import { ClosedTimes } from "./closed-times";
 import { DayForm } from "./day-form";
 import { DayTabs } from "./day-tabs";
 import { Menu } from "./menu";
@@ -171,6 +172,12 @@ export default function Day({ loaderData }: Route.ComponentProps) {
             </details>
           )}
           {pins > 0 && mayEdit && <Loose n={pins} />}
+          <ClosedTimes
+            closed={loaderData.closed}
+            timeZone={loaderData.timeZone}
+            columns={columns}
+            mayEdit={mayEdit}
+          />
           <DayForm key={date} kept={kept} people={people} columns={columns} mayEdit={mayEdit} />
         </div>
       </div>

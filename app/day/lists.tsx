@@ -73,16 +73,18 @@ export default function Lists({ loaderData }: Route.ComponentProps) {
               {total > 0 && ` What has a price comes to ${printNumber(total, 2)} ${lists.currency}.`}
             </p>
             <ul className="mt-2">
-              {lists.buy.map(item => (
-                <Item
-                  key={item.ingredientId}
-                  {...row}
-                  item={`buy ${item.ingredientId}`}
-                  name={item.name}
-                  amount={kg(item.purchasedG)}
-                  more={item.cost === null ? "" : `${printNumber(item.cost, 2)} ${lists.currency}`}
-                />
-              ))}
+              {lists.buy
+                .filter(item => !item.fromTap)
+                .map(item => (
+                  <Item
+                    key={item.ingredientId}
+                    {...row}
+                    item={`buy ${item.ingredientId}`}
+                    name={item.name}
+                    amount={kg(item.purchasedG)}
+                    more={item.cost === null ? "" : `${printNumber(item.cost, 2)} ${lists.currency}`}
+                  />
+                ))}
             </ul>
           </section>
           <div className="flex flex-col gap-8">

@@ -19,13 +19,15 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
     return file(
       stringify([
         ["ingredient", "to buy (g)", "ready to weigh (g)", `cost (${currency || "no currency"})`, "for"],
-        ...buy.map(item => [
-          item.name,
-          Math.ceil(item.purchasedG),
-          Math.round(10 * item.netG) / 10,
-          item.cost === null ? "" : item.cost.toFixed(2),
-          item.uses.map(use => use.name).join("; "),
-        ]),
+        ...buy
+          .filter(item => !item.fromTap)
+          .map(item => [
+            item.name,
+            Math.ceil(item.purchasedG),
+            Math.round(10 * item.netG) / 10,
+            item.cost === null ? "" : item.cost.toFixed(2),
+            item.uses.map(use => use.name).join("; "),
+          ]),
       ]),
       "text/csv; charset=utf-8",
       `order-${date}.csv`,

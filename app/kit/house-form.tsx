@@ -1,12 +1,16 @@
 import type { KitchenData } from "~/core/formula";
-import { letDown } from "~/core/things/house";
+import { PROFILES, PROFILE_IDS } from "~/core/laws/cooling";
+import { USUAL_HOURS, letDown } from "~/core/things/house";
 import { printNumber } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
 import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
 import { EditForm } from "../people/edit-form";
 
-/** What this house has settled: its words and its rates. */
+const clock = (minutes: number): string =>
+  `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
+
+/** What this house has settled: its words, its rates, its limits and its hours. */
 export function HouseForm({
   kitchen,
   seen,
@@ -21,6 +25,7 @@ export function HouseForm({
   const problemOf = (field: string) => asked?.problems.find(p => p.field === field);
   const value = (field: string, own: string) => (asked?.problems.length ? (asked.values[field] ?? "") : own);
   const { demiGlace, labourPerH, flamePerH } = kitchen.house;
+  const hours = kitchen.house.hours ?? USUAL_HOURS;
   const { times, waterParts } = letDown(demiGlace.to);
   const bound = asked?.problems.length ? asked.values.bound === "on" : demiGlace.bound;
   return (
@@ -59,6 +64,34 @@ export function HouseForm({
           value={value("flamePerH", flamePerH ? String(flamePerH) : "")}
           problem={problemOf("flamePerH")}
         />
+        <label className="text-sm text-faded">
+          cools by
+          <select
+            name="coolingProfile"
+            defaultValue={kitchen.house.coolingProfile ?? "fda"}
+            className="block h-9 w-full rounded-md border border-rule bg-enamel px-2 text-ink"
+          >
+            {PROFILE_IDS.map(id => (
+              <option key={id} value={id}>
+                {PROFILES[id].stages.map(stage => `${stage.name} in ${stage.allowedMin / 60} h`).join(", ")}
+              </option>
+            ))}
+          </select>
+        </label>
+        <div className="grid grid-cols-2 gap-3">
+          <TextField
+            name="opens"
+            label="the first is in at"
+            value={value("opens", clock(hours.opensMin))}
+            problem={problemOf("opens")}
+          />
+          <TextField
+            name="closes"
+            label="the last leaves at"
+            value={value("closes", clock(hours.closesMin))}
+            problem={problemOf("closes")}
+          />
+        </div>
         <Button type="submit" className="col-span-2 justify-self-start">
           Keep words and rates
         </Button>

@@ -1,10 +1,11 @@
+import { PROFILE_IDS } from "~/core/laws/cooling";
 import { FACTS, FACT_IDS, type FactId, checkFact } from "~/core/ground/facts";
 import { type Problem, type Result, ok, refuse } from "~/core/ground/result";
 import { type Appliance, type Probe, iceCheck } from "~/core/kit";
 import type { House } from "~/core/things/house";
 import { pressureAtAltitude, pressureProblem } from "~/core/things/pot";
 import type { KitchenFigures } from "~/data";
-import { must, number, readForm, ticked, usually } from "../form.server";
+import { must, number, readForm, ticked, usually, oneOf, timeOfDay } from "../form.server";
 
 /** The forms of what holds for the whole kitchen: its air, what the house has settled, its figures, its probes. */
 
@@ -47,10 +48,25 @@ export function readHouseForm(form: FormData): Result<House> {
     bound: ticked,
     labourPerH: usually(number("An hour of hands", { min: 0, max: 10_000 }), 0),
     flamePerH: usually(number("An hour of one flame", { min: 0, max: 10_000 }), 0),
+    coolingProfile: oneOf(PROFILE_IDS),
+    opens: timeOfDay("The first is in the house"),
+    closes: timeOfDay("The last leaves"),
   });
   if (!read.ok) return read;
-  const { demiPct, bound, labourPerH, flamePerH } = read.value;
-  return ok({ demiGlace: { to: demiPct / 100, bound }, labourPerH, flamePerH });
+  const { demiPct, bound, labourPerH, flamePerH, coolingProfile, opens, closes } = read.value;
+  if (opens !== null && closes !== null && closes <= opens)
+    return refuse({
+      code: "TIME_ORDER",
+      field: "closes",
+      message: "The last leaves after the first has come: a house that is open at night is closed never.",
+    });
+  return ok({
+    demiGlace: { to: demiPct / 100, bound },
+    labourPerH,
+    flamePerH,
+    ...(coolingProfile && { coolingProfile }),
+    ...(opens !== null && closes !== null && { hours: { opensMin: opens, closesMin: closes } }),
+  });
 }
 
 /** The kitchen's own value of a fact; an empty field goes back to the usual one. @errors UNKNOWN_ID · those of `checkFact` */

@@ -14,8 +14,8 @@ export const changedMeanwhile = (field: string, theirs: string, mine: string): P
 export const airInWords = ({ altitudeM, pressurePa, ambientC, humidity }: KitchenFigures): string =>
   `${printNumber(altitudeM)} m, ${pressurePa === null ? "no barometer" : `${printNumber(pressurePa / 100)} hPa`}, ${printNumber(ambientC, 1)} °C, ${printNumber(100 * humidity)} %`;
 
-export const houseInWords = ({ demiGlace, labourPerH, flamePerH }: House): string =>
-  `demi-glace ${printNumber(100 * demiGlace.to, 1)} %${demiGlace.bound ? " bound" : ""}, hands ${printNumber(labourPerH, 2)}, flame ${printNumber(flamePerH, 2)}`;
+export const houseInWords = ({ demiGlace, labourPerH, flamePerH, coolingProfile, hours }: House): string =>
+  `demi-glace ${printNumber(100 * demiGlace.to, 1)} %${demiGlace.bound ? " bound" : ""}, hands ${printNumber(labourPerH, 2)}, flame ${printNumber(flamePerH, 2)}${coolingProfile ? `, cools by ${coolingProfile}` : ""}${hours ? `, ${hours.opensMin / 60} to ${hours.closesMin / 60} h` : ""}`;
 
 export const toolInWords = (tool: Appliance): string =>
   [

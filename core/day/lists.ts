@@ -11,6 +11,8 @@ export interface BuyItem {
   readonly ingredientId: string;
   readonly name: string;
   readonly netG: number;
+  /** Comes out of the tap. */
+  readonly fromTap: boolean;
   /** As bought: trim and peel included. */
   readonly purchasedG: number;
   /** In the kitchen’s currency; `null` without a price, or where who asks sees none. */
@@ -34,6 +36,8 @@ export interface DayLists {
 
 /** Ice comes out of its box as cold as this, °C, and the room melts a tenth of it. Our estimate. */
 const ICE = { iceC: -5, lossShare: 0.1 } as const;
+
+const WATER = "water";
 
 export function listsOf(needs: readonly Need[], kitchen: Kitchen): DayLists {
   const buy = new Map<
@@ -60,7 +64,7 @@ export function listsOf(needs: readonly Need[], kitchen: Kitchen): DayLists {
           if (line.massG > 0) put(line.ingredientId, line.name, line.massG, line.purchasedG);
         }
         for (const computed of state.computed)
-          if (computed.way === "in" && computed.ingredientId && computed.ingredientId !== "water")
+          if (computed.way === "in" && computed.ingredientId && computed.ingredientId !== WATER)
             put(computed.ingredientId, computed.what, computed.massG, computed.massG);
         for (const what of [state.vessel?.name, toolOf(state)?.what])
           if (what) tools.set(what, (tools.get(what) ?? new Set()).add(need.name));
@@ -76,6 +80,7 @@ export function listsOf(needs: readonly Need[], kitchen: Kitchen): DayLists {
         return {
           ...item,
           ingredientId,
+          fromTap: ingredientId === WATER,
           cost: perKg === null ? null : (perKg * item.purchasedG) / 1000,
           uses: [...item.uses].map(([name, massG]) => ({ name, massG })),
         };

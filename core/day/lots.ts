@@ -138,6 +138,8 @@ export function lotState(
   return { massG, place, frozen: leftWhenFrozen !== null, oldestOn, useBy, allergens, usedG, wastedG };
 }
 
+/** A day or two tell nothing of how fast something goes. */
+const FEWEST_DAYS = 3;
 /** Days a usage is looked at over. */
 export const USAGE_DAYS = 14;
 
@@ -188,5 +190,6 @@ export function usagePerDay(lots: readonly Lot[], today: string, dayOf: (at: Dat
     }
   }
   if (first === null || used <= 0) return null;
-  return used / Math.max(1, Math.min(USAGE_DAYS, daysBetween(first, today)));
+  const days = Math.min(USAGE_DAYS, daysBetween(first, today));
+  return days < FEWEST_DAYS ? null : used / days;
 }

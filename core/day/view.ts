@@ -149,6 +149,6 @@ function verdictOf(plan: DayPlan, broken: number, weekday: number): string {
     return `It does not fit: the last sauce is ready ${spoken(lateMin)} after it is wanted. Take a line off, bring another pair of hands, or begin with less.`;
   const chance = onTime === null ? "" : `, on time about ${Math.round(10 * onTime)} times in ten`;
   return broken
-    ? `${broken} ${broken === 1 ? "limit is" : "limits are"} broken: see below. The first job begins at ${first}.`
+    ? `${broken} ${broken === 1 ? "limit is" : "limits are"} broken and to be settled. The first job begins at ${first}.`
     : `It fits. The first job begins at ${first}, with ${bufferMin} min in hand${chance}.`;
 }

@@ -108,11 +108,14 @@ export function violationInWords(v: Violation, plan: DayPlan, weekday: number): 
   const other = plan.jobs.find(p => p.job.id === v.for);
   const name = planned ? jobName(planned, plan) : v.task;
   const by = spoken(v.minutes);
+  // Where somebody put it there, the way out is to let it go.
+  const out = (else_: string): string =>
+    planned?.pinned ? "It was put there: let it find its own time, or put it elsewhere." : else_;
   switch (v.kind) {
     case "hold":
-      return `${name} waits ${by} longer than it keeps${other ? ` for ${jobName(other, plan)}` : ""}. Another pair of hands, or ${by} more patience, settles it.`;
+      return `${name} waits ${by} longer than it keeps${other ? ` for ${jobName(other, plan)}` : ""}. ${out(`Another pair of hands, or ${by} more patience, settles it.`)}`;
     case "maxHold":
-      return `${name} is ready ${by} earlier than it holds until service. Another pair of hands, or a job less at ${planned ? clockOf(planned.task.finish, plan, weekday) : "that time"}, settles it.`;
+      return `${name} is ready ${by} earlier than it holds until service. ${out(`Another pair of hands, or a job less at ${planned ? clockOf(planned.task.finish, plan, weekday) : "that time"}, settles it.`)}`;
     case "notBefore":
       return `${name} begins ${by} before it may.`;
     case "order":

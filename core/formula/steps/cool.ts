@@ -34,7 +34,7 @@ export const cool = defineStep({
   cue: "probe in the middle, stirred",
   why: "Between hot and cold is where what spoils grows fastest: through it quickly.",
   cautions: () => [
-    "This kitchen’s limits: 57 to 21 °C within 2 h, to 5 °C within 6 h in all. Log it; follow your local food code.",
+    "Log it against the limits this kitchen keeps, under Cold; the local food code comes first.",
   ],
   place: "cold",
   attention: "look in",
