@@ -20,7 +20,16 @@ async function ensureSpreadsheet() {
     );
 }
 
-const SCRIPTS = ["walk", "against-a-spreadsheet", "keystroke", "routes", "faults", "tracker", "range"];
+const SCRIPTS = [
+  "walk",
+  "against-a-spreadsheet",
+  "keystroke",
+  "routes",
+  "faults",
+  "tracker",
+  "range",
+  "schedule",
+];
 /** What needs the running application, by name. */
 const ALONE = ["routes", "faults", "range"];
 
@@ -47,20 +56,20 @@ const measure = (script, env = {}) =>
 /**
  * How fast the sums and the Bench are. Figures depend on the machine; the ratios between them do not much.
  * `routes`: pages alone, in the demo kitchen and in a large one. `range`: 40 live pots and 10 tablets. `tracker`: how good “ready
- * at” is. `faults`: what hostile inputs and killed processes do to it.
+ * at” is. `schedule`: how good and fast days are planned. `faults`: what hostile inputs and killed processes do to it.
  */
 export async function run([what = "speed"]) {
-  if (!["speed", "tracker", ...ALONE].includes(what))
+  if (!["speed", "tracker", "schedule", ...ALONE].includes(what))
     throw new Trouble(
       `There is nothing called “${what}” to measure.`,
-      "Type speed, routes, range, tracker or faults.",
+      "Type speed, routes, range, tracker, schedule or faults.",
     );
   await ensurePackages();
   if (what === "speed") await ensureSpreadsheet();
   // The application first: building it empties the folder both are built into.
   await ensureBuild();
   await putTogether();
-  if (what === "tracker") return (await measure(what)).code;
+  if (what === "tracker" || what === "schedule") return (await measure(what)).code;
   if (what !== "speed") return (await withApplication(env => measure(what, env))).code;
   const done = [
     await measure("walk"),

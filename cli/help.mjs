@@ -26,7 +26,7 @@ export function run() {
                       a formula, or a recipe in words, walked step by step
   ./hondaro bridge --key NAME --secret SECRET [--kind scale] [--formula ID] [--speed N] [--url URL]
                       a simulated instrument that sends what it shows, as docs/devices.md says
-  ./hondaro bench [speed|routes|range|tracker|faults]
+  ./hondaro bench [speed|routes|range|tracker|schedule|faults]
                       how fast the sums and pages are; 40 pots and 10 tablets; how good
                       “ready at” is; what 10 000 hostile inputs and 50 kills do to it
   ./hondaro help      this page

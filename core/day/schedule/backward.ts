@@ -176,22 +176,26 @@ export function placeBackward(plan: Compiled, rank: readonly number[]): Placed |
       }
     }
     end = Math.min(end, bySuccessor);
+    let last: Clash | null = null;
     for (;;) {
       const begin = end - (length[i] as number);
       if (begin < from) return false;
       const { worst, chosen } = fit(i, end);
       if (!worst) {
+        // Who stood in the way is asked once, of what decided.
+        because[i] = last
+          ? {
+              kind: "resource",
+              resource: last.resource,
+              minute: last.minute,
+              by: usage.holder(last.resource, last.minute),
+            }
+          : reason;
         book(i, begin, chosen);
-        because[i] = reason;
         return true;
       }
       end -= worst.shift;
-      reason = {
-        kind: "resource",
-        resource: worst.resource,
-        minute: worst.minute,
-        by: usage.holder(worst.resource, worst.minute),
-      };
+      last = worst;
     }
   }
 
