@@ -106,7 +106,6 @@ export { archiveLines, checkArchive, restoreArchive } from "./archive";
 export {
   type ClosedTime,
   type DayOf,
-  type LeftOver,
   type StoredDay,
   addClosed,
   closedBetween,

@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect } from "react";
 import { Link, useFetcher, useRevalidator } from "react-router";
 import { HOLD_EVERY_MIN, REHEAT_WITHIN_MIN, spoken } from "~/core/day";
 import { printNumber } from "~/core/ground/quantity";
@@ -181,15 +181,14 @@ function Enter({
   probes: readonly { key: string; name: string; c: number }[];
   closed: boolean;
 }) {
-  const fetcher = useFetcher<{ problems: string[] }>();
-  const [n, setN] = useState(0);
-  useEffect(() => {
-    if (fetcher.state === "idle" && fetcher.data && !fetcher.data.problems.length) setN(known => known + 1);
-  }, [fetcher.state, fetcher.data]);
+  const probe = useFetcher<{ problems: string[] }>();
+  const action = useFetcher<{ problems: string[] }>();
+  const end = useFetcher<{ problems: string[] }>();
+  const problems = [probe, action, end].flatMap(f => f.data?.problems ?? []);
   return (
     <div className="mt-4 flex flex-wrap items-end gap-x-8 gap-y-3 print:hidden">
       {!closed && (
-        <OnceForm key={`p${n}`} fetcher={fetcher} className="flex flex-wrap items-end gap-2">
+        <OnceForm fetcher={probe} className="flex flex-wrap items-end gap-2">
           <label className="text-sm text-faded">
             probe, °C
             <input
@@ -202,12 +201,12 @@ function Enter({
           <Button type="submit" name="intent" value="probe" look="act" className="h-14 px-6">
             Log it
           </Button>
-          {probes.map(probe => (
-            <Taken key={probe.key} probe={probe} />
+          {probes.map(shown => (
+            <Taken key={shown.key} probe={shown} />
           ))}
         </OnceForm>
       )}
-      <OnceForm key={`a${n}`} fetcher={fetcher} className="flex flex-wrap items-end gap-2">
+      <OnceForm fetcher={action} className="flex flex-wrap items-end gap-2">
         <label className="text-sm text-faded">
           what was done about it
           <input
@@ -221,13 +220,13 @@ function Enter({
         </Button>
       </OnceForm>
       {!closed && (
-        <OnceForm fetcher={fetcher}>
+        <OnceForm fetcher={end}>
           <Button type="submit" name="intent" value="close">
             Sign and close
           </Button>
         </OnceForm>
       )}
-      {fetcher.data?.problems.map(problem => (
+      {problems.map(problem => (
         <p key={problem} role="alert" className="basis-full text-beet">
           ✕ {problem}
         </p>

@@ -7,7 +7,7 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import clsx from "clsx";
-import { type KeyboardEvent, useMemo, useRef } from "react";
+import { type KeyboardEvent, useMemo } from "react";
 import { type DayView, type JobView, clockOf } from "~/core/day";
 import { printNumber } from "~/core/ground/quantity";
 
@@ -240,6 +240,8 @@ function shifted(
   };
 }
 
+/** A pot shorter than this has no edge of its own to pull: it would be all edge. */
+const EDGE_FROM_PX = 36;
 /** Narrower nobody can touch it. */
 const NARROWEST = 0.42;
 
@@ -266,10 +268,16 @@ function Pot({
   onChoose: (id: string) => void;
   onMove: ((moved: Moved) => void) | null;
 }) {
-  const body = useDraggable({ id: `body|${job.id}|${top}`, disabled: !onMove });
-  const edge = useDraggable({ id: `edge|${job.id}|${top}`, disabled: !onMove });
-  const pulled = useRef(false);
-  pulled.current = body.isDragging;
+  const {
+    setNodeRef: bodyRef,
+    listeners: bodyListeners,
+    transform: pulled,
+  } = useDraggable({ id: `body|${job.id}|${top}`, disabled: !onMove });
+  const {
+    setNodeRef: edgeRef,
+    listeners: edgeListeners,
+    transform: stretched,
+  } = useDraggable({ id: `edge|${job.id}|${top}`, disabled: !onMove });
   const keys = (event: KeyboardEvent): void => {
     const by = event.key === "ArrowUp" ? -STEP_MIN : event.key === "ArrowDown" ? STEP_MIN : 0;
     if (!by || !onMove) return;
@@ -284,8 +292,8 @@ function Pot({
       `${job.title}, ${clockOf(job.start, plan, weekday)} to ${clockOf(job.finish, plan, weekday)}, ${printNumber(job.volumeMl / 1000, 1)} l${job.pinned ? ", locked" : ""}${job.broken.length ? ", breaks a limit" : ""}`,
     [job, plan, weekday],
   );
-  const pull = body.transform?.y ?? 0;
-  const stretch = edge.transform?.y ?? 0;
+  const pull = pulled?.y ?? 0;
+  const stretch = stretched?.y ?? 0;
   return (
     <div
       className="absolute left-1/2 -translate-x-1/2"
@@ -297,8 +305,8 @@ function Pot({
     >
       <button
         type="button"
-        ref={body.setNodeRef}
-        {...(onMove ? body.listeners : {})}
+        ref={bodyRef}
+        {...(onMove ? bodyListeners : {})}
         onKeyDown={keys}
         onClick={() => onChoose(job.id)}
         tabIndex={first ? 0 : -1}
@@ -329,10 +337,10 @@ function Pot({
           <span className="mt-0.5 block text-faded tabular-nums">{clockOf(job.start, plan, weekday)}</span>
         )}
       </button>
-      {onMove && (
+      {onMove && height >= EDGE_FROM_PX && (
         <div
-          ref={edge.setNodeRef}
-          {...edge.listeners}
+          ref={edgeRef}
+          {...edgeListeners}
           aria-hidden
           className="absolute right-2 bottom-0 left-2 h-2 cursor-ns-resize touch-none"
         />

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { Link, useFetcher, useSubmit } from "react-router";
 import { type DayView, type JobView, type ScheduleInput, clockOf, spoken } from "~/core/day";
 import { printNumber } from "~/core/ground/quantity";
@@ -23,6 +23,12 @@ export const meta: Route.MetaFunction = ({ params }) => [
 
 const NO_FORMULAS = {} as const;
 
+/** Where jobs would come to stand if one were moved. */
+interface Tried {
+  readonly of: DayView;
+  readonly times: ReadonlyMap<string, { readonly start: number; readonly finish: number }>;
+}
+
 export default function Day({ loaderData }: Route.ComponentProps) {
   const { date, kept, menu, plan, problems, nowMin, people, formulas, portions, cooked } = loaderData;
   const kitchen = useKitchenWith(NO_FORMULAS);
@@ -31,8 +37,9 @@ export default function Day({ loaderData }: Route.ComponentProps) {
   const [chosen, setChosen] = useState<string | null>(null);
   const submit = useSubmit();
   const tryPlan = useSchedule();
-  const [trial, setTrial] = useState<ReadonlyMap<string, { start: number; finish: number }> | null>(null);
-  useEffect(() => setTrial(null), [plan]);
+  // Of this plan only: the next one says for itself where everything stands.
+  const [tried, setTried] = useState<Tried | null>(null);
+  const trial = tried?.of === plan ? tried.times : null;
   const columns = useMemo<Column[]>(
     () => [
       ...kitchen.burners.map(b => ({
@@ -62,7 +69,11 @@ export default function Day({ loaderData }: Route.ComponentProps) {
     setChosen(moved.job);
     if (plan)
       void tryPlan(withMoved(plan, moved)).then(found => {
-        if (found) setTrial(new Map(found.tasks.map(t => [t.id, { start: t.start, finish: t.finish }])));
+        if (found)
+          setTried({
+            of: plan,
+            times: new Map(found.tasks.map(t => [t.id, { start: t.start, finish: t.finish }])),
+          });
       });
     void submit(
       {

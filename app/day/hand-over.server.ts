@@ -39,6 +39,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
       const { run, document, bands } = loaded.live;
       const state = foldLive(loaded);
       const progress = state.steps[state.current];
+      const after = state.steps[state.current + 1];
       const forecast = isImprovised(document) ? null : forecastOf(state, now, i => bands[i] ?? UNKNOWN_BAND);
       const kind = progress ? kindOf(progress.step) : null;
       return {
@@ -50,7 +51,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
           ? `${momentOf(forecast.endsAt, now, timeZone)} (${betweenTimes(forecast, now, timeZone)})`
           : null,
         watch: kind?.attention === "watch",
-        then: state.steps[state.current + 1] ? kindOf(state.steps[state.current + 1]!.step).label : null,
+        then: after ? kindOf(after.step).label : null,
         owner: nameOf(run.startedBy),
       };
     }),

@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect } from "react";
 import { useFetcher, useRevalidator } from "react-router";
 import { clockOf, spoken } from "~/core/day";
 import { printNumber } from "~/core/ground/quantity";
@@ -108,13 +108,9 @@ function Left({
 }) {
   const fetcher = useFetcher<{ problems: string[] }>();
   const mayLog = useMay("log");
-  const [n, setN] = useState(0);
-  useEffect(() => {
-    if (fetcher.state === "idle" && fetcher.data && !fetcher.data.problems.length) setN(known => known + 1);
-  }, [fetcher.state, fetcher.data]);
   if (!mayLog) return null;
   return (
-    <OnceForm key={n} fetcher={fetcher} className="mt-3 flex flex-wrap items-center gap-2">
+    <OnceForm fetcher={fetcher} className="mt-3 flex flex-wrap items-center gap-2">
       <input type="hidden" name="formulaId" value={formulaId} />
       <input
         name="left"
