@@ -13,6 +13,22 @@ interface Reached {
 /** What is known at the stove, by the ids of the plan: mise en place, stocks, reductions, binding, emulsions, purées, seasoning. */
 // prettier-ignore
 const REACHED: Readonly<Record<string, Reached>> = {
+  C6: { sums: ["ice", "cool-time"], screens: ["day/lists"] },
+  C12: { screens: ["day/board"] },
+  C13: { screens: ["day/board", "day/day"] },
+  C14: { screens: ["day/board"] },
+  C15: { screens: ["day/day"] },
+  C16: { screens: ["day/lists"] },
+  C24: { screens: ["cold/cold", "day/menu"] },
+  C25: { screens: ["cold/cold"] },
+  C33: { screens: ["cold/log"] },
+  C49: { screens: ["day/hand-over"] },
+  C56: { screens: ["cold/cold"] },
+  C141: { screens: ["day/lists"], sums: ["ice"] },
+  C142: { screens: ["cold/log"] },
+  C143: { sums: ["hold-loss"], steps: ["hold"] },
+  C149: { screens: ["cold/log"] },
+  C177: { screens: ["cold/cold"] },
   C17: { screens: ["bench/panels/cost-panel", "book/card"] },
   C18: { screens: ["bench/panels/cost-panel"] },
   C19: { screens: ["book/card", "bench/pot-panel"] },

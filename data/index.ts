@@ -122,5 +122,5 @@ export {
   ticksOf,
   unpin,
 } from "./day";
-export { type NewLot, type StoredLot, addLot, listLots, listPars, moveLot, pourLot, savePar } from "./lots";
+export { type NewLot, addLot, listLots, listPars, moveLot, pourLot, savePar } from "./lots";
 export { type LogEntry, type StoredLog, addEntry, findLog, listLogs, startLog } from "./cold-logs";

@@ -650,6 +650,8 @@ export const coldLog = mysqlTable(
     massG: double(),
     /** Hot holding and warming again: the least, °C. */
     limitC: double(),
+    /** Out of the cold: the most, min. */
+    limitMin: double(),
     demo: boolean().notNull().default(false),
     startedAt: instant().notNull(),
     startedBy: byPerson(),

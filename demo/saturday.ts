@@ -127,7 +127,14 @@ async function fillCold(db: Database, now: Date): Promise<void> {
           personId: part % 2 ? "noor" : "tomas",
           now: new Date(made.getTime() + (part / 4) * Math.min(4 * DAY, now.getTime() - made.getTime())),
         },
-        { id: ulid(), lotId: id, kind: "used", massG: Math.round(usedG / 3), place: null, note: "" },
+        {
+          id: ulid(),
+          lotId: id,
+          kind: "used",
+          massG: part < 3 ? Math.round(usedG / 3) : usedG - 2 * Math.round(usedG / 3),
+          place: null,
+          note: "",
+        },
       );
   }
   const trim = new Date(now.getTime() - 8 * HOUR);
@@ -188,6 +195,7 @@ async function logs(db: Database, now: Date): Promise<void> {
       lotId: null,
       profile: "fda",
       limitC: null,
+      limitMin: null,
       demo: true,
       ...log,
     });

@@ -141,6 +141,11 @@ function editorShapeOf(line: LineNow, index: number): readonly unknown[] {
     ...Object.values(fields),
     ...lines.flatMap(l => [l.id, l.of, l.certainty]),
     line.document.groups,
-    ...(state ? [...cautionsAt(state), ...(state.mark ? [state.mark.markMm, state.massG] : [])] : []),
+    ...(state
+      ? [
+          ...cautionsAt(state, line.kitchen.data.house),
+          ...(state.mark ? [state.mark.markMm, state.massG] : []),
+        ]
+      : []),
   ];
 }

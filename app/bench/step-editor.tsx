@@ -123,7 +123,10 @@ export function StepEditor({ step, index, formula, kitchen, state, interval }: S
             It takes {bandText(interval.durationS, 60, 0)} min; a forecast, not a timer.
           </p>
         )}
-        {(state ? cautionsAt(state) : kind.cautions(step)).map(caution => (
+        {(state
+          ? cautionsAt(state, kitchen.data.house)
+          : kind.cautions(step, kitchen.data.house.coolingProfile)
+        ).map(caution => (
           <p key={caution} className="rounded-md bg-saffron-wash px-2.5 py-1.5 text-saffron-ink">
             ▲ {caution}
           </p>

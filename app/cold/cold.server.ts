@@ -7,7 +7,9 @@ import {
   expectedFold,
   judgeCooling,
   judgeHolding,
+  TEMPER_MIN,
   judgeReheating,
+  judgeTempering,
   lotState,
   parOf,
   usagePerDay,
@@ -136,6 +138,8 @@ export function verdictOf(
   const closedAt = entries.find(e => e.kind === "closed")?.at.getTime();
   const nowMin = ((closedAt ?? Date.now()) - log.startedAt.getTime()) / 60_000;
   const limitC = log.limitC ?? HOLD_C[log.profile];
+  if (log.kind === "tempering")
+    return judgeTempering(log.limitMin ?? TEMPER_MIN, nowMin, closedAt === undefined ? null : nowMin).verdict;
   if (log.kind === "holding") return judgeHolding(readings, limitC, nowMin).verdict;
   if (log.kind === "reheating") return judgeReheating(readings, limitC, nowMin).verdict;
   const pace = expectedFold(
@@ -264,13 +268,14 @@ export async function action({ context, request }: Route.ActionArgs) {
     case "log": {
       const read = readForm(form, {
         name: calledBy(120),
-        kind: must(oneOf(LOG_KINDS), "What is logged: cooling, holding or warming again?"),
+        kind: must(oneOf(LOG_KINDS), "What is logged: cooling, holding, warming again, or out of the cold?"),
         method: oneOf(COOLING_METHODS),
         massG: number("How much", { min: 1, max: 5_000_000, unit: "g" }),
         limitC: number("The limit", { min: 40, max: 99, unit: "°C" }),
+        limitMin: number("The most", { min: 1, max: 480, unit: "min" }),
       });
       if (!read.ok) return back(read.problems);
-      const { kind, method, limitC, ...rest } = read.value;
+      const { kind, method, limitC, limitMin, ...rest } = read.value;
       const profile = kitchen.house.coolingProfile ?? "fda";
       await startLog(db, change, {
         ...rest,
@@ -280,9 +285,10 @@ export async function action({ context, request }: Route.ActionArgs) {
         vesselId: kitchen.vessels.find(v => v.id === form.get("vesselId"))?.id ?? null,
         profile,
         limitC:
-          kind === "cooling"
+          kind === "cooling" || kind === "tempering"
             ? null
             : (limitC ?? (kind === "holding" ? HOLD_C[profile] : profile === "fda" ? 74 : 75)),
+        limitMin: kind === "tempering" ? (limitMin ?? TEMPER_MIN) : null,
         runId: null,
         lotId: null,
         demo: section.demo,

@@ -470,6 +470,7 @@ function Logs({
               <option value="cooling">cooling</option>
               <option value="holding">holding hot</option>
               <option value="reheating">warming again</option>
+              <option value="tempering">out of the cold</option>
             </select>
             <input
               name="massG"
@@ -496,6 +497,14 @@ function Logs({
                   ))}
                 </select>
               </>
+            ) : kind === "tempering" ? (
+              <input
+                name="limitMin"
+                inputMode="numeric"
+                placeholder="30 min"
+                aria-label="minutes at most"
+                className={`${FIELD} w-24`}
+              />
             ) : (
               <>
                 <input

@@ -1,6 +1,15 @@
 import { data } from "react-router";
 import { ulid } from "ulid";
-import { HOLD_C, expectedFold, inShallowPans, judgeCooling, judgeHolding, judgeReheating } from "~/core/day";
+import {
+  HOLD_C,
+  TEMPER_MIN,
+  expectedFold,
+  inShallowPans,
+  judgeCooling,
+  judgeHolding,
+  judgeReheating,
+  judgeTempering,
+} from "~/core/day";
 import { openKitchen } from "~/core/formula";
 import { COOLING_METHOD_WORDS, PROFILES, projectCooling } from "~/core/laws/cooling";
 import { addEntry, database, findLog, listDevices } from "~/data";
@@ -60,6 +69,10 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
     cooling,
     holding: log.kind === "holding" ? judgeHolding(readings, limitC, nowMin) : null,
     reheating: log.kind === "reheating" ? judgeReheating(readings, limitC, nowMin) : null,
+    tempering:
+      log.kind === "tempering"
+        ? judgeTempering(log.limitMin ?? TEMPER_MIN, nowMin, closed ? nowMin : null)
+        : null,
     // What it would gain to part it now.
     advice:
       shallow && gained?.ok && next && last

@@ -18,7 +18,12 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 const ANEW_MS = 30_000;
-const KIND_WORDS = { cooling: "Cooling", holding: "Hot holding", reheating: "Warming again" } as const;
+const KIND_WORDS = {
+  cooling: "Cooling",
+  holding: "Hot holding",
+  reheating: "Warming again",
+  tempering: "Out of the cold",
+} as const;
 
 /** One log: the curve through its gates, what is coming, what was done; once signed it stays as it is. */
 export default function Log({ loaderData }: Route.ComponentProps) {
@@ -36,6 +41,7 @@ export default function Log({ loaderData }: Route.ComponentProps) {
     cooling,
     holding,
     reheating,
+    tempering,
     advice,
     probes,
     paceKnown,
@@ -47,7 +53,8 @@ export default function Log({ loaderData }: Route.ComponentProps) {
     const again = setInterval(() => void revalidate(), ANEW_MS);
     return () => clearInterval(again);
   }, [closed, revalidate]);
-  const verdict: Verdict = cooling?.verdict ?? holding?.verdict ?? reheating?.verdict ?? "pending";
+  const verdict: Verdict =
+    cooling?.verdict ?? holding?.verdict ?? reheating?.verdict ?? tempering?.verdict ?? "pending";
   const at = (min: number): string => clockTime(new Date(log.startedAt).getTime() + min * 60_000, timeZone);
   return (
     <main className="mx-auto max-w-5xl px-4 py-6 sm:px-6 print:p-0">
@@ -147,6 +154,15 @@ export default function Log({ loaderData }: Route.ComponentProps) {
           {reheating.thereMin === null
             ? "Not there yet."
             : `There after ${spoken(Math.round(reheating.thereMin))}.`}
+        </p>
+      )}
+      {tempering && (
+        <p className={`mt-3 ${!closed && nowMin >= tempering.tellMin ? "text-lg text-saffron-ink" : ""}`}>
+          {closed
+            ? `It stood out ${spoken(Math.round(nowMin))}; allowed were ${spoken(tempering.overMin)}.`
+            : nowMin >= tempering.overMin
+              ? `Over since ${at(tempering.overMin)}: cook it or let it go, and write down which.`
+              : `Cooked or back in the cold by ${at(tempering.overMin)}. Then sign and close.`}
         </p>
       )}
       {mayLog && <Enter probes={probes} closed={closed !== null} />}

@@ -27,8 +27,8 @@ const PX_PER_MIN = 1.15;
 /** Jobs are moved in steps of so many minutes. */
 const STEP_MIN = 5;
 const AXIS_PX = 72;
-/** Room above the first half hour for its own words. */
-const HEAD_MIN = 12;
+/** Room above the first hour for its own words. */
+const HEAD_PX = 16;
 /** A time in which nobody is here and nothing stands on the fire is drawn so much shorter. */
 const IDLE = 0.08;
 
@@ -65,7 +65,7 @@ export function Board({
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const jobs = plan.jobs.map(job => shifted(job, trial));
   const from = Math.min(plan.dueMin - 120, ...jobs.map(j => j.start)) - 20;
-  const top = Math.floor(from / 30) * 30 - HEAD_MIN;
+  const top = Math.floor(from / 30) * 30;
   const idle = (plan.input.closed ?? []).filter(
     c =>
       c.resource === "cook" &&
@@ -76,7 +76,7 @@ export function Board({
   const y = (min: number): number =>
     idle.reduce(
       (px, c) => px - (1 - IDLE) * PX_PER_MIN * Math.max(0, Math.min(min, c.to) - Math.max(top, c.from)),
-      (min - top) * PX_PER_MIN,
+      HEAD_PX + (min - top) * PX_PER_MIN,
     );
   const height = y(plan.dueMin);
   const widest = Math.max(1, ...jobs.map(j => j.volumeMl));
@@ -85,7 +85,7 @@ export function Board({
   const weightOf = (c: Column): number => (used.has(c.id) ? (c.kind === "hands" ? 1.6 : 2) : 0.8);
   const hours = Array.from(
     { length: Math.ceil((plan.dueMin - top) / 60) + 1 },
-    (_, i) => Math.ceil((top + HEAD_MIN) / 60) * 60 + 60 * i,
+    (_, i) => Math.ceil(top / 60) * 60 + 60 * i,
   ).filter(m => m <= plan.dueMin);
   const drop = ({ active, delta }: DragEndEvent): void => {
     const [what, id] = String(active.id).split("|") as [string, string];

@@ -139,6 +139,27 @@ export default function Day({ loaderData }: Route.ComponentProps) {
               where somebody put it. ✕ breaks a limit. Dark rim: decides the day.
             </p>
           )}
+          <div className="mt-6 grid items-start gap-6 md:grid-cols-2">
+            {plan && plan.chain.length > 0 && (
+              <details className="text-sm" open>
+                <summary className="cursor-pointer font-semibold">What decides the day</summary>
+                <ol className="mt-1 list-decimal space-y-1 pl-5 text-faded">
+                  {plan.chain.map(words => (
+                    <li key={words}>{words}</li>
+                  ))}
+                </ol>
+              </details>
+            )}
+            <div className="flex flex-col gap-4">
+              <ClosedTimes
+                closed={loaderData.closed}
+                timeZone={loaderData.timeZone}
+                columns={columns}
+                mayEdit={mayEdit}
+              />
+              <DayForm key={date} kept={kept} people={people} columns={columns} mayEdit={mayEdit} />
+            </div>
+          </div>
         </div>
         <div className="flex min-w-0 flex-col gap-5">
           {job && plan && (
@@ -172,24 +193,7 @@ export default function Day({ loaderData }: Route.ComponentProps) {
             needs={plan?.needs ?? []}
             mayEdit={mayEdit}
           />
-          {plan && plan.chain.length > 0 && (
-            <details className="text-sm" open>
-              <summary className="cursor-pointer font-semibold">What decides the day</summary>
-              <ol className="mt-1 list-decimal space-y-1 pl-5 text-faded">
-                {plan.chain.map(words => (
-                  <li key={words}>{words}</li>
-                ))}
-              </ol>
-            </details>
-          )}
           {pins > 0 && mayEdit && <Loose n={pins} />}
-          <ClosedTimes
-            closed={loaderData.closed}
-            timeZone={loaderData.timeZone}
-            columns={columns}
-            mayEdit={mayEdit}
-          />
-          <DayForm key={date} kept={kept} people={people} columns={columns} mayEdit={mayEdit} />
         </div>
       </div>
     </main>
@@ -297,7 +301,7 @@ function Loose({ n }: { n: number }) {
   return (
     <fetcher.Form method="post">
       <Button type="submit" name="intent" value="unpin">
-        Let all find their own time ({n} locked)
+        Let all go again ({n} locked)
       </Button>
     </fetcher.Form>
   );

@@ -1,4 +1,5 @@
 import { type StateAfterStep, cautionsAt, kindOf } from "~/core/formula";
+import { USUAL_HOUSE } from "~/core/things/house";
 import { printMass, printNumber } from "~/core/ground/quantity";
 import {
   type Lock,
@@ -23,6 +24,7 @@ import { Locks } from "./locks";
 import { OilPace } from "./oil-pace";
 import { Why } from "./why";
 import { FirstDoses } from "./first-doses";
+import { useKitchenIfAny } from "../kitchen/context";
 
 /** Beside the pot: what goes in, how to see the end, what to take care of, and the readings against the forecast. */
 export function StepSide({
@@ -66,6 +68,7 @@ export function StepSide({
   onMended?: (mended: Mended) => void;
   onSplit?: () => void;
 }) {
+  const house = useKitchenIfAny()?.snapshot.house ?? USUAL_HOUSE;
   const { state, forecast } = pot;
   const progress = state.steps[state.current];
   const problems = <Problems run={state} />;
@@ -223,7 +226,7 @@ export function StepSide({
       )}
       {why && <Why key={progress.step.id} why={why} role={role} />}
       {progress.step.remark && <p className="italic">{progress.step.remark}</p>}
-      {cautionsAt(progress.planned).map(caution => (
+      {cautionsAt(progress.planned, house).map(caution => (
         <p key={caution} className="rounded-lg border border-glow/60 px-3 py-2 text-sm text-glow">
           ▲ {caution}
         </p>

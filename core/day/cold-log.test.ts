@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import { openKitchen } from "../formula";
-import { expectedFold, inShallowPans, judgeCooling, judgeHolding, judgeReheating } from ".";
+import { expectedFold, inShallowPans, judgeCooling, judgeHolding, judgeReheating, judgeTempering } from ".";
 
 const log = (...points: [number, number][]) => points.map(([min, c]) => ({ min, c }));
 
@@ -67,4 +67,10 @@ describe("hot holding and warming again", () => {
     expect(judgeReheating(log([0, 4], [40, 75]), 74, 41)).toMatchObject({ verdict: "pass", thereMin: 40 });
     expect(judgeReheating(log([0, 4], [100, 60]), 74, 130).verdict).toBe("fail");
   });
+});
+
+test("C33 out for half an hour at most: told from a quarter on, over after it, kept when it went in time", () => {
+  expect(judgeTempering(30, 16, null)).toMatchObject({ verdict: "pending", tellMin: 15, overMin: 30 });
+  expect(judgeTempering(30, 31, null).verdict).toBe("fail");
+  expect(judgeTempering(30, 90, 24).verdict).toBe("pass");
 });

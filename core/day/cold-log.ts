@@ -18,9 +18,9 @@ import { type Vessel, geometryOfVessel, vesselHeatCapacity } from "../things/ves
 import type { Estimate } from "../ground/estimate";
 import type { ProbeReading } from "../laws/lethality";
 
-/** A log of something that cools, is held hot or is warmed again, held against the limits a kitchen has set. */
+/** A log of something that cools, is held hot, is warmed again or stands out of the cold, held against the limits a kitchen has set. */
 
-export const LOG_KINDS = ["cooling", "holding", "reheating"] as const;
+export const LOG_KINDS = ["cooling", "holding", "reheating", "tempering"] as const;
 export type LogKind = (typeof LOG_KINDS)[number];
 
 /** Hot holding: the least, °C, and how often it is looked at, min. Guidance: FDA Food Code 2022 § 3-501.16, 57 °C; UK 63 °C; from memory. */
@@ -112,6 +112,26 @@ export function judgeReheating(
   const there = readings.find(r => r.c >= limitC);
   if (there) return { verdict: there.min <= REHEAT_WITHIN_MIN ? "pass" : "fail", thereMin: there.min };
   return { verdict: nowMin > REHEAT_WITHIN_MIN ? "fail" : "pending", thereMin: null };
+}
+
+/** Out of the cold so long at most, min; it is told from half of it on. Common practice, no source; the local code decides. */
+export const TEMPER_MIN = 30;
+
+/**
+ * Something that was taken out to lose its chill. @param backMin when it was cooked or put back; `null` while it stands out
+ * @example out at 13:10 with 30 minutes: told from 13:25, over at 13:40
+ */
+export function judgeTempering(
+  capMin: number,
+  nowMin: number,
+  backMin: number | null,
+): { readonly verdict: Verdict; readonly tellMin: number; readonly overMin: number } {
+  const stood = backMin ?? nowMin;
+  return {
+    verdict: stood > capMin ? "fail" : backMin === null ? "pending" : "pass",
+    tellMin: capMin / 2,
+    overMin: capMin,
+  };
 }
 
 /** Stocks and sauces, J/(g K). Source: docs/models.md "Cooling", as the sum *cooling* takes it. */

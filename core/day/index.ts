@@ -10,7 +10,9 @@ export {
   SHALLOW_MM,
   judgeCooling,
   judgeHolding,
+  TEMPER_MIN,
   judgeReheating,
+  judgeTempering,
   expectedFold,
   inShallowPans,
 } from "./cold-log";

@@ -168,7 +168,7 @@ export function cardOf(
     portions: Math.floor(walked.finishedG / document.portionG),
     problems: walked.problems.map(problem => problem.message),
     steps: document.steps.map((_, i) =>
-      stepOf(document, i, walked.states[i], intervals[i], firstDoses(walked, i, times)),
+      stepOf(document, i, walked.states[i], intervals[i], firstDoses(walked, i, times), kitchen),
     ),
     marks: walked.states.flatMap(markOf),
     label: {
@@ -196,6 +196,7 @@ function stepOf(
   state: StateAfterStep | undefined,
   interval: StepIntervals | undefined,
   firstOf: ReadonlyMap<string, Grams>,
+  { data: { house } }: Pick<Kitchen, "data">,
 ): CardStep {
   const step = document.steps[index] as FormulaDocument["steps"][number];
   const kind = kindOf(step);
@@ -208,7 +209,7 @@ function stepOf(
     why: step.why ?? kind.why,
     question: step.question,
     cue: step.cue ?? kind.cue,
-    cautions: state ? cautionsAt(state) : kind.cautions(step),
+    cautions: state ? cautionsAt(state, house) : kind.cautions(step, house.coolingProfile),
     lines: state?.lines.map(line => lineOf(document, state, line, firstOf.get(line.lineId))) ?? [],
     goesIn: state?.computed.filter(c => c.way === "in") ?? [],
     durationS: state?.durationS ?? null,

@@ -27,7 +27,7 @@ CREATE TABLE IF NOT EXISTS `cold_entry` (
 CREATE TABLE IF NOT EXISTS `cold_log` (
 	`id` char(26) NOT NULL,
 	`kitchen_id` varchar(40) NOT NULL,
-	`kind` enum('cooling','holding','reheating') NOT NULL,
+	`kind` enum('cooling','holding','reheating','tempering') NOT NULL,
 	`name` varchar(120) NOT NULL,
 	`run_id` varchar(40),
 	`lot_id` char(26),
@@ -36,6 +36,7 @@ CREATE TABLE IF NOT EXISTS `cold_log` (
 	`vessel_id` varchar(40),
 	`mass_g` double,
 	`limit_c` double,
+	`limit_min` double,
 	`demo` boolean NOT NULL DEFAULT false,
 	`started_at` datetime(3) NOT NULL,
 	`started_by` varchar(40) NOT NULL,

@@ -1,4 +1,10 @@
-import { COOLING_METHOD_WORDS, type CoolingMethod, coolingCourse, sinksOf } from "../../laws/cooling";
+import {
+  COOLING_METHOD_WORDS,
+  type CoolingMethod,
+  coolingCourse,
+  limitsInWords,
+  sinksOf,
+} from "../../laws/cooling";
 import { liquorMass, specificHeat } from "../../things/pot";
 import { degC, mm } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
@@ -33,8 +39,8 @@ export const cool = defineStep({
   detail: step => WHERE[step.method],
   cue: "probe in the middle, stirred",
   why: "Between hot and cold is where what spoils grows fastest: through it quickly.",
-  cautions: () => [
-    "Log it against the limits this kitchen keeps, under Cold; the local food code comes first.",
+  cautions: (_, cooled = "fda") => [
+    `This kitchen’s limits: ${limitsInWords(cooled)}. Log it; follow your local food code.`,
   ],
   place: "cold",
   attention: "look in",

@@ -4,6 +4,7 @@ import type { Ingredient } from "../../things/larder";
 import type { PotState, Surroundings } from "../../things/pot";
 import type { Grams, Seconds } from "../../ground/quantity";
 import type { Problem, Result, Warning } from "../../ground/result";
+import type { ProfileId } from "../../laws/cooling";
 import type { Burner, TracePoint } from "../../laws/reduction";
 import type { DipMark, Vessel } from "../../things/vessel";
 import { byProductSchema, lineSchema } from "./amount";
@@ -157,7 +158,8 @@ export interface StepKind<S> {
   readonly cue: string;
   /** Why it is done so, for those who learn; a step’s own reason comes before it. Common practice, no source. */
   readonly why?: string;
-  readonly cautions: (step: S) => readonly string[];
+  /** @param cooled the limits the house cools by */
+  readonly cautions: (step: S, cooled?: ProfileId) => readonly string[];
   readonly place: Place | ((step: S) => Place);
   /** What an oven must be set to; absent where none is needed. */
   readonly ovenC?: (step: S) => number | null;

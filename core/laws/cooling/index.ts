@@ -13,7 +13,7 @@ export {
   withWand,
 } from "./cooling";
 export { GREENS_HEAT, ICE_MARGIN, bathFor, bathNeeded, iceForBath, iceForBlanching, iceIntoPot } from "./ice";
-export { type CoolingProfile, PROFILES, PROFILE_IDS, type ProfileId } from "./limits";
+export { type CoolingProfile, PROFILES, PROFILE_IDS, type ProfileId, limitsInWords } from "./limits";
 export {
   type LogVerdict,
   type StageVerdict,

@@ -48,3 +48,7 @@ export const PROFILES: Record<ProfileId, CoolingProfile> = {
     source: "UK Department of Health cook-chill guidelines 1989, from memory",
   },
 };
+
+/** "57 to 21 °C within 2 h, 57 to 5 °C within 6 h". */
+export const limitsInWords = (id: ProfileId): string =>
+  PROFILES[id].stages.map(({ name, allowedMin }) => `${name} within ${allowedMin / 60} h`).join(", ");
