@@ -88,7 +88,7 @@ test("what is ticked without a network is ticked when it is back, also after a r
   }).toPass();
   await left.uncheck();
   await phone.setOffline(true);
-  await item.check();
+  await item.click();
   await expect(buy.getByText("being kept")).toBeVisible();
   // The tab is closed with the tick in hand; another one of this phone brings it.
   await page.close();
@@ -119,8 +119,12 @@ test("a cooling that misses its first gate says so, with what was done, and stay
   await logs.getByLabel("what it is").fill("Brown stock, tall pot");
   await logs.getByLabel("grams").fill("12000");
   await logs.getByLabel("in what").selectOption("tall-1");
-  await logs.getByRole("button", { name: "Begin" }).click();
-  await expect(page.getByRole("heading", { level: 1, name: "Brown stock, tall pot" })).toBeVisible();
+  await expect(async () => {
+    await logs.getByRole("button", { name: "Begin" }).click({ timeout: 1000 });
+    await expect(page.getByRole("heading", { level: 1, name: "Brown stock, tall pot" })).toBeVisible({
+      timeout: 3000,
+    });
+  }).toPass();
   await page.getByLabel("probe, °C").fill("79");
   await page.getByRole("button", { name: "Log it" }).click();
   await expect(page.getByRole("region", { name: "What was entered" })).toContainText("79");

@@ -39,5 +39,6 @@ export function minuteOfMoment(date: string, at: Date | number, timeZone: string
 
 export const weekdayOf = (date: string): number => new Date(`${date}T12:00:00Z`).getUTCDay();
 
-/** "Saturday 5 December". */
-export const dayInWords = (date: string): string => format(new Date(`${date}T12:00:00`), "EEEE d MMMM");
+/** "Saturday 5 December"; of what is no day, plain "Day". */
+export const dayInWords = (date: string | undefined): string =>
+  dayAsked(date) ? format(new Date(`${date}T12:00:00`), "EEEE d MMMM") : "Day";

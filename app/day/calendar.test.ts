@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { dayAsked, dayIn, minuteOfMoment, momentOfMinute, weekdayOf } from "./calendar-day";
+import { dayAsked, dayIn, dayInWords, minuteOfMoment, momentOfMinute, weekdayOf } from "./calendar-day";
 import { closedFrom } from "./closed.server";
 
 const ZURICH = "Europe/Zurich";
@@ -31,6 +31,7 @@ describe("minutes of a plan", () => {
       dayAsked("tomorrow"),
       dayAsked(undefined),
     ]).toEqual(["2026-12-05", null, null, null]);
+    expect([dayInWords("2026-12-05"), dayInWords("none")]).toEqual(["Saturday 5 December", "Day"]);
     expect(weekdayOf("2026-12-05")).toBe(6);
     expect(dayIn(new Date("2026-12-04T23:30:00Z"), ZURICH)).toBe("2026-12-05");
   });

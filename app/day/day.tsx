@@ -17,9 +17,7 @@ import { Menu } from "./menu";
 export { action, loader } from "./day.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
 
-export const meta: Route.MetaFunction = ({ params }) => [
-  { title: `${dayInWords(params.date ?? "2026-01-01")} · Hondaro` },
-];
+export const meta: Route.MetaFunction = ({ params }) => [{ title: `${dayInWords(params.date)} · Hondaro` }];
 
 const NO_FORMULAS = {} as const;
 

@@ -11,7 +11,7 @@ export { loader } from "./hand-over.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ params }) => [
-  { title: `Hand-over ${dayInWords(params.date ?? "2026-01-01")} · Hondaro` },
+  { title: `Hand-over ${dayInWords(params.date)} · Hondaro` },
 ];
 
 const NONE = "text-faded";

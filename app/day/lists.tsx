@@ -13,7 +13,7 @@ export { action, loader } from "./lists.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ params }) => [
-  { title: `Lists for ${dayInWords(params.date ?? "2026-01-01")} · Hondaro` },
+  { title: `Lists for ${dayInWords(params.date)} · Hondaro` },
 ];
 
 const NO_FORMULAS = {} as const;

@@ -9,7 +9,7 @@ export { loader } from "./paper.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ params }) => [
-  { title: `On paper: ${dayInWords(params.date ?? "2026-01-01")} · Hondaro` },
+  { title: `On paper: ${dayInWords(params.date)} · Hondaro` },
 ];
 
 /** The day for the wall: a sheet for each cook, and one for the stations. */

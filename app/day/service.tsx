@@ -13,7 +13,7 @@ export { action, loader } from "./service.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = ({ params }) => [
-  { title: `Service ${dayInWords(params.date ?? "2026-01-01")} · Hondaro` },
+  { title: `Service ${dayInWords(params.date)} · Hondaro` },
 ];
 
 const ANEW_MS = 60_000;
