@@ -3,6 +3,7 @@ import { database, findDay } from "../data";
 import { KITCHEN_ID } from "../demo/kitchen";
 import { nextSaturday, planSaturday } from "../demo/saturday";
 import { signAs } from "./kitchen";
+import { accessible, fits } from "./seen";
 
 /** Saturday at Kelder Pass Station: seven sauces, 64 covers. */
 
@@ -145,4 +146,20 @@ test("service: three ladles left are covers left, and a calendar takes the plan"
   await expect(sauce).toContainText("3 covers");
   const file = await page.request.get(`${day}/plan.ics`);
   expect(await file.text()).toMatch(/^BEGIN:VCALENDAR[\s\S]*SUMMARY:Service/);
+});
+
+test("the screens of a day are accessible, and fit a phone", async ({ page }) => {
+  test.slow();
+  await signAs(page, "Ilse Varga");
+  const day = await openSaturday(page);
+  for (const path of [day, `${day}/lists`, `${day}/service`, `${day}/hand-over`, `${day}/paper`, "/cold"]) {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(path);
+    await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+    await accessible(page, path);
+    for (const width of [390, 768]) {
+      await page.setViewportSize({ width, height: 844 });
+      await fits(page, `${path} at ${width}`);
+    }
+  }
 });

@@ -334,7 +334,7 @@ function Pot({
           </>
         )}
         {height > 70 && (
-          <span className="mt-0.5 block text-faded tabular-nums">{clockOf(job.start, plan, weekday)}</span>
+          <span className="mt-0.5 block tabular-nums">{clockOf(job.start, plan, weekday)}</span>
         )}
       </button>
       {onMove && height >= EDGE_FROM_PX && (
