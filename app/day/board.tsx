@@ -86,7 +86,7 @@ export function Board({
   const hours = Array.from(
     { length: Math.ceil((plan.dueMin - top) / 60) + 1 },
     (_, i) => Math.ceil(top / 60) * 60 + 60 * i,
-  ).filter(m => m <= plan.dueMin);
+  ).filter(m => m <= plan.dueMin - 30 && !idle.some(c => m > c.from && m < c.to));
   const drop = ({ active, delta }: DragEndEvent): void => {
     const [what, id] = String(active.id).split("|") as [string, string];
     const job = jobs.find(j => j.id === id);
@@ -96,6 +96,21 @@ export function Board({
       onMove({ job: id, startMin: job.start, minutes: Math.max(STEP_MIN, job.finish - job.start + by) });
     else onMove({ job: id, startMin: Math.max(0, job.start + by) });
   };
+  const pot = (job: JobView, from: number, to: number, first: boolean) => (
+    <Pot
+      key={`${job.id}${from}`}
+      job={job}
+      top={y(from)}
+      height={y(to) - y(from)}
+      share={job.volumeMl / widest}
+      first={first}
+      chosen={chosen === job.id}
+      weekday={weekday}
+      plan={plan}
+      onChoose={onChoose}
+      onMove={locked.has(job.id) ? null : onMove}
+    />
+  );
   return (
     <DndContext sensors={sensors} onDragEnd={drop}>
       <div className="overflow-x-auto rounded-xl border border-rule bg-enamel">
@@ -163,43 +178,34 @@ export function Board({
               >
                 {c.kind === "hands"
                   ? jobs.flatMap(job =>
-                      job.hands
-                        .filter(h => h.personId === c.id)
-                        .map(h => (
-                          <button
-                            key={`${job.id}${h.from}`}
-                            type="button"
-                            tabIndex={-1}
-                            onClick={() => onChoose(job.id)}
-                            title={job.title}
-                            className={clsx(
-                              "absolute inset-x-1 overflow-hidden rounded-sm border px-1 text-left text-xs leading-tight",
-                              chosen === job.id ? "border-copper bg-saffron-wash" : "border-rule bg-linen",
-                            )}
-                            style={{ top: y(h.from), height: Math.max(3, y(h.to) - y(h.from)) }}
-                          >
-                            {h.to - h.from >= 12 && job.name}
-                          </button>
-                        )),
+                      // What stands on nothing is drawn where its hands are.
+                      job.stands.length === 0 && job.hands[0]?.personId === c.id
+                        ? [pot(job, job.start, job.finish, true)]
+                        : job.hands
+                            .filter(h => h.personId === c.id)
+                            .map(h => (
+                              <button
+                                key={`${job.id}${h.from}`}
+                                type="button"
+                                tabIndex={-1}
+                                onClick={() => onChoose(job.id)}
+                                title={job.title}
+                                className={clsx(
+                                  "absolute inset-x-1 overflow-hidden rounded-sm border px-1 text-left text-xs leading-tight",
+                                  chosen === job.id
+                                    ? "border-copper bg-saffron-wash"
+                                    : "border-rule bg-linen",
+                                )}
+                                style={{ top: y(h.from), height: Math.max(3, y(h.to) - y(h.from)) }}
+                              >
+                                {h.to - h.from >= 12 && job.name}
+                              </button>
+                            )),
                     )
                   : jobs.flatMap(job =>
                       job.stands
                         .filter(s => s.at === c.id)
-                        .map((s, k) => (
-                          <Pot
-                            key={`${job.id}${s.from}`}
-                            job={job}
-                            top={y(s.from)}
-                            height={y(s.to) - y(s.from)}
-                            share={job.volumeMl / widest}
-                            first={job.stands[0] === s || k === 0}
-                            chosen={chosen === job.id}
-                            weekday={weekday}
-                            plan={plan}
-                            onChoose={onChoose}
-                            onMove={locked.has(job.id) ? null : onMove}
-                          />
-                        )),
+                        .map((s, k) => pot(job, s.from, s.to, job.stands[0] === s || k === 0)),
                     )}
               </div>
             ))}

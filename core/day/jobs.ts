@@ -45,8 +45,9 @@ const NOT_KEPT_MIN = 60;
 /** Hot liquor is not left standing before it is cooled. Guidance: the local code decides. */
 const BEFORE_COOLING_MIN = 15;
 const DAY_MIN = 1440;
-/** Below this a pot is on no fire. */
+/** Below this a pot is on no fire while something goes into it. */
 const WARM_C = 45;
+const COLD_TOO: ReadonlySet<string> = new Set(["add", "season", "note"]);
 
 /** What the schedule counts: cooks, burners, blenders, each oven and cold place by name, each pot. */
 export const potOf = (vesselId: string): string => `pot ${vesselId}`;
@@ -269,8 +270,9 @@ function needsOfStep(
     found.push({ from, to: from + end, use: { cook: 1 } }, { from: to - end, to, use: { cook: 1 } });
   }
   const place = placeOf(state.step);
-  // A cold sauce is seasoned where it stands.
-  if (place === "fire" && state.temperatureC >= WARM_C) found.push({ from, to, use: { burner: 1 } });
+  // A cold sauce is seasoned, and added to, where it stands.
+  const cold = COLD_TOO.has(state.step.kind) && state.temperatureC < WARM_C;
+  if (place === "fire" && !cold) found.push({ from, to, use: { burner: 1 } });
   const c = kind.ovenC?.(state.step);
   if (place === "oven" && c != null) {
     const ovens = ovensOf(kitchen, capacity);

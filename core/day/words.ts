@@ -61,8 +61,12 @@ export function whyThen(
   const { reason, start, finish } = planned.task;
   const other = "task" in reason ? plan.jobs.find(p => p.job.id === reason.task) : undefined;
   switch (reason.kind) {
-    case "due":
-      return `It is ready at ${clockOf(finish, plan, weekday)}, when it is wanted.`;
+    case "due": {
+      const sooner = Math.min(planned.job.task.due ?? plan.dueMin, plan.dueMin) - finish;
+      return sooner > 0
+        ? `It is ready at ${clockOf(finish, plan, weekday)}, ${spoken(sooner)} before it is wanted: that is the time in hand.`
+        : `It is ready at ${clockOf(finish, plan, weekday)}, when it is wanted.`;
+    }
     case "fixed":
       return `It stands at ${clockOf(start, plan, weekday)}: somebody put it there, or it is on the fire.`;
     case "precedence":
