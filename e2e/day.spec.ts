@@ -2,7 +2,7 @@ import { type Page, expect, test } from "@playwright/test";
 import { database, findDay } from "../data";
 import { KITCHEN_ID } from "../demo/kitchen";
 import { nextSaturday, planSaturday } from "../demo/saturday";
-import { begin, cook, signAs } from "./kitchen";
+import { allKept, begin, cook, signAs } from "./kitchen";
 import { accessible, fits } from "./seen";
 
 /** Saturday at Kelder Pass Station: seven sauces, 64 covers. */
@@ -82,14 +82,15 @@ test("a pot that is put on moves the plan: it stands where it cooks, and leads t
       await menu.getByRole("button", { name: "Another sauce" }).click();
     await expect(menu.getByLabel("covers")).toBeVisible({ timeout: 1000 });
   }).toPass();
-  await menu.getByLabel("Sauce").selectOption({ label: "Nettle coulis" });
+  await menu.getByLabel("Sauce").selectOption({ label: "Mushroom and barley stock" });
   await menu.getByLabel("covers").fill("20");
   await menu.getByRole("button", { name: "Put on" }).click();
-  const pot = page.getByRole("button", { name: /^Nettle coulis, / }).first();
+  const pot = page.getByRole("button", { name: /^Mushroom and barley stock, / }).first();
   await expect(pot).toBeVisible();
   const planned = await pot.getAttribute("aria-label");
-  await cook(page, "Nettle coulis", "1 kg");
+  await cook(page, "Mushroom and barley stock", "2 kg");
   await begin(page);
+  await allKept(page);
   await page.goto(`/day/${tomorrow}`);
   await expect(pot).toBeVisible();
   expect(await pot.getAttribute("aria-label")).not.toBe(planned);

@@ -12,6 +12,7 @@ import {
 } from "~/core/day";
 import { openKitchen } from "~/core/formula";
 import { COOLING_METHOD_WORDS, PROFILES, projectCooling } from "~/core/laws/cooling";
+import { PRESETS, lethality, yolkPreset } from "~/core/laws/lethality";
 import { addEntry, database, findLog, listDevices } from "~/data";
 import { must, number, readForm, words } from "../form.server";
 import { snapshotOf } from "../kitchen/kitchen.server";
@@ -73,6 +74,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
       log.kind === "tempering"
         ? judgeTempering(log.limitMin ?? TEMPER_MIN, nowMin, closed ? nowMin : null)
         : null,
+    yolk: log.kind === "holding" || log.kind === "reheating" ? ofYolk(readings) : null,
     // What it would gain to part it now.
     advice:
       shallow && gained?.ok && next && last
@@ -90,6 +92,15 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
         : [],
     ),
   };
+}
+
+/** What the probe’s course is worth against the benchmark of plain yolk; `null` where it does not tell. */
+function ofYolk(readings: readonly { min: number; c: number }[]) {
+  const preset = PRESETS[yolkPreset(null)];
+  const found = readings.length > 1 ? lethality(readings, yolkPreset(null), PROBE_ERROR_K) : null;
+  return found?.ok
+    ? { ...found.value, asked: preset.benchmarkMin, referenceC: preset.referenceC, source: preset.source }
+    : null;
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {

@@ -42,6 +42,7 @@ export default function Log({ loaderData }: Route.ComponentProps) {
     holding,
     reheating,
     tempering,
+    yolk,
     advice,
     probes,
     paceKnown,
@@ -154,6 +155,13 @@ export default function Log({ loaderData }: Route.ComponentProps) {
           {reheating.thereMin === null
             ? "Not there yet."
             : `There after ${spoken(Math.round(reheating.thereMin))}.`}
+        </p>
+      )}
+      {yolk && (
+        <p className="mt-2 text-sm">
+          If it is bound with yolk: what the probe showed is worth at least {printNumber(yolk.minutes.lo, 1)}{" "}
+          min at {yolk.referenceC} °C; {printNumber(yolk.asked, 1)} are asked for plain yolk ({yolk.source}).
+          Trained people and the local code decide.
         </p>
       )}
       {tempering && (
