@@ -9,11 +9,15 @@ export function EditForm({
   const mayEdit = useMay("edit");
   return (
     <Form method="post" {...form}>
-      <fieldset disabled={!mayEdit} className="contents">
-        {children}
-      </fieldset>
-      {!mayEdit && (
-        <p className="col-span-full mt-2 text-sm text-faded">To look at: a cook or the chef changes it.</p>
+      {mayEdit ? (
+        children
+      ) : (
+        <>
+          <fieldset disabled className="contents">
+            {children}
+          </fieldset>
+          <p className="col-span-full mt-2 text-sm text-faded">To look at: a cook or the chef changes it.</p>
+        </>
       )}
     </Form>
   );
