@@ -140,27 +140,28 @@ test("air and probes: nonsense is refused where it stands, good figures change t
 }) => {
   await signAs(page);
   await page.goto("/kit");
-  // What is typed before the page is alive may be lost: it is typed until it is answered.
-  await expect(async () => {
-    await page.getByLabel("Barometer (hPa)").fill("1013");
-    await page.getByRole("button", { name: "Keep these" }).click({ timeout: 2000 });
-    await expect(page.getByRole("alert")).toContainText("sea-level value", { timeout: 3000 });
-  }).toPass();
+  // What is typed while the page is being drawn anew may be lost: it is typed until it is answered.
+  const soon = { timeout: 4000 };
+  const barometer = (typed: string, answered: () => Promise<void>) =>
+    expect(async () => {
+      await page.getByLabel("Barometer (hPa)").fill(typed);
+      await page.getByRole("button", { name: "Keep these" }).click(soon);
+      await answered();
+    }).toPass();
+  await barometer("1013", () => expect(page.getByRole("alert")).toContainText("sea-level value", soon));
   await expect(page.getByLabel("Barometer (hPa)")).toHaveValue("1013");
-  await page.getByLabel("Barometer (hPa)").fill("890");
-  await page.getByRole("button", { name: "Keep these" }).click();
-  await expect(page.getByText(/by the barometer/)).toContainText("96.4");
-  await page.getByLabel("Barometer (hPa)").fill("");
-  await page.getByRole("button", { name: "Keep these" }).click();
-  await expect(page.getByText(/by its altitude/)).toBeVisible();
+  await barometer("890", () => expect(page.getByText(/by the barometer/)).toContainText("96.4", soon));
+  await barometer("", () => expect(page.getByText(/by its altitude/)).toBeVisible(soon));
 
-  const probe = page.getByLabel("Probe of the walk-in: reading in ice, °C");
-  await probe.fill("9");
-  await probe.press("Enter");
-  await expect(page.getByRole("alert")).toContainText("too far off");
-  await page.getByLabel("Probe of the walk-in: reading in ice, °C").fill("1.4");
-  await page.getByLabel("Probe of the walk-in: reading in ice, °C").press("Enter");
-  await expect(page.getByText(/−1.4 °C added/)).toBeVisible();
+  const iced = (typed: string, answered: () => Promise<void>) =>
+    expect(async () => {
+      const probe = page.getByLabel("Probe of the walk-in: reading in ice, °C");
+      await probe.fill(typed);
+      await probe.press("Enter");
+      await answered();
+    }).toPass();
+  await iced("9", () => expect(page.getByRole("alert")).toContainText("too far off", soon));
+  await iced("1.4", () => expect(page.getByText(/−1.4 °C added/)).toBeVisible(soon));
 });
 
 test("a figure of the kitchen's own: refused, kept, counted with, given up", async ({ page }) => {
