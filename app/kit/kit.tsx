@@ -1,3 +1,4 @@
+import { useKeptReply } from "../ui/use-kept-reply";
 import type { KitReply } from "./kit-reply";
 import { Link } from "react-router";
 import { kitchenSentence } from "./kitchen-words";
@@ -25,7 +26,7 @@ export default function Kit({ loaderData, actionData }: Route.ComponentProps) {
   const { seen } = loaderData;
   const kitchen = useKitchenWith();
   const hob = useBurnerMoves(kitchen.burners);
-  const reply = actionData as KitReply | undefined;
+  const reply = useKeptReply(actionData as KitReply | undefined);
   return (
     <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
       <div className="flex flex-wrap items-end justify-between gap-4">
