@@ -43,14 +43,18 @@ export async function setBase(page: Page, typed: string): Promise<void> {
 
 /** Puts it on the fire, also where another pot cooks on that burner: that is said once. */
 export async function cookThis(page: Page): Promise<void> {
-  const button = page.getByRole("button", { name: "Cook this" });
+  await page.getByRole("button", { name: "Cook this" }).click();
+  await standsOnFire(page);
+  await allReady(page);
+}
+
+/** It was sent to the fire and stands there, if need be beside what cooks there. */
+export async function standsOnFire(page: Page): Promise<void> {
   const cooking = page.getByText(/step 1 of/);
   const taken = page.getByRole("alert").filter({ hasText: "press again to put this beside it" });
-  await button.click();
   await expect(cooking.or(taken)).toBeVisible();
-  if (await taken.isVisible()) await button.click();
+  if (await taken.isVisible()) await page.getByRole("button", { name: "Cook this" }).click();
   await expect(cooking).toBeVisible();
-  await allReady(page);
 }
 
 /** What must stand ready before the first step stands ready. */
@@ -90,8 +94,13 @@ export async function logReading(
   kind: "weigh" | "dip" | "probe" | "jug" | "note",
   typed: string,
 ): Promise<void> {
-  await page.getByRole("button", { name: kind, exact: true }).click();
-  await page.getByRole("form").getByRole("textbox").first().fill(typed);
+  const field = page.getByRole("form").getByRole("textbox").first();
+  // A page just opened may not hear the first press yet.
+  await expect(async () => {
+    if (!(await field.isVisible())) await page.getByRole("button", { name: kind, exact: true }).click();
+    await expect(field).toBeVisible({ timeout: 2000 });
+  }).toPass();
+  await field.fill(typed);
   await page.getByRole("button", { name: "Log it" }).click();
   await expect(page.getByRole("form")).toHaveCount(0);
 }

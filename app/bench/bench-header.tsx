@@ -13,6 +13,7 @@ import { TypedField } from "../ui/typed-field";
 import type { CookReply } from "./replies";
 import type { SaveState } from "./session";
 import type { Formula } from "./use-formula";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 const SAVE_WORDS: Record<SaveState, string> = {
   saved: "saved",
@@ -178,7 +179,7 @@ function CookButton({
   const mayEdit = useMay("edit");
   // Who may not change the recipe cooks it as it is kept, at any size.
   const ready = (useSaveState(formula) === "saved" || (!mayEdit && asKept)) && cookable;
-  const refused = useActionData<CookReply>();
+  const refused = useKeptReply(useActionData<CookReply>());
   const mayLog = useMay("log");
   const busy = useNavigation().state !== "idle";
   return (

@@ -20,6 +20,7 @@ import { DisplayForm } from "./display-form";
 import { Signatures } from "./signatures";
 import { SinceThen } from "./since-then";
 import { StateBadge } from "./state-badge";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 export { action, loader } from "./card.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -34,6 +35,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 const MOST_CHANGES = 6;
 
 export default function Card({ loaderData, actionData }: Route.ComponentProps) {
+  const reply = useKeptReply(actionData);
   const { signatures, standard, ready, maySign } = loaderData;
   const { basis, asOfToday, since, version, batches, intervals, refusals, asked, display, times } =
     loaderData;
@@ -316,7 +318,7 @@ export default function Card({ loaderData, actionData }: Route.ComponentProps) {
         signatures={signatures}
         ready={ready}
         maySign={maySign}
-        refused={actionData?.problem ?? null}
+        refused={reply?.problem ?? null}
         timeZone={kitchen.timeZone}
       />
     </main>

@@ -8,6 +8,7 @@ import { factText } from "./fact-text";
 import type { KitReply } from "./kit-reply";
 import { TextField } from "./text-field";
 import { EditForm } from "../people/edit-form";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 export { action, loader } from "./figures.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -16,7 +17,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Figures · Hondaro" }];
 
 /** Every figure the sums rest on that is no law of nature: what it is, where it comes from, and the kitchen's own. */
 export default function Figures({ loaderData: { facts, open } }: Route.ComponentProps) {
-  const reply = useActionData() as KitReply | undefined;
+  const reply = useKeptReply(useActionData() as KitReply | undefined);
   const [asked, setAsked] = useState("");
   const [onlyOwn, setOnlyOwn] = useState(false);
   const words = asked.toLowerCase().split(/\s+/).filter(Boolean);

@@ -8,6 +8,7 @@ import { Button } from "../ui/button";
 import { TextField } from "./text-field";
 import { VesselOutline } from "./vessel-outline";
 import { EditForm } from "../people/edit-form";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 export { action, loader } from "./vessel.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -58,7 +59,7 @@ const DRAWING = { width: 380, height: 340 } as const;
 
 export default function VesselSheet({ loaderData, actionData }: Route.ComponentProps) {
   const { stored, bath } = loaderData;
-  const refused = actionData as Refused | undefined;
+  const refused = useKeptReply(actionData as Refused | undefined);
   const vessel = stored?.vessel ?? null;
   const shapeNow = refused?.values.shape?.[0] ?? vessel?.shape.shape ?? "cylinder";
   const [shape, setShape] = useState<string>(shapeNow);

@@ -28,7 +28,7 @@ export async function action({ context, request }: Route.ActionArgs) {
     return redirect("/larder");
   }
   return data(
-    { preview, changes: ready.filter(i => known.has(i.id)).length },
+    { preview, pasted, changes: ready.filter(i => known.has(i.id)).length },
     { status: preview.broken || refused.length ? 422 : 200 },
   );
 }

@@ -5,6 +5,7 @@ import { Button } from "../ui/button";
 import type { ImportPreview } from "./exchange.server";
 import { LyingJar } from "./jar";
 import { EditForm } from "../people/edit-form";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 export { action, loader } from "./import.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -12,7 +13,8 @@ export { PageError as ErrorBoundary } from "../ui/page-error";
 export const meta: Route.MetaFunction = () => [{ title: "Bring in · Larder · Hondaro" }];
 
 export default function Import({ actionData }: Route.ComponentProps) {
-  const preview = actionData?.preview;
+  const reply = useKeptReply(actionData);
+  const preview = reply?.preview;
   return (
     <main className="mx-auto max-w-5xl px-4 py-6 sm:px-6">
       <p>
@@ -41,6 +43,7 @@ export default function Import({ actionData }: Route.ComponentProps) {
             name="text"
             rows={8}
             spellCheck={false}
+            defaultValue={reply?.pasted}
             placeholder={"name,water,fat,protein,sugars,salt,other\nsea buckthorn juice,86,5,0.7,3,0,5.3"}
             className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 font-mono text-sm"
           />
@@ -48,7 +51,7 @@ export default function Import({ actionData }: Route.ComponentProps) {
         <Button type="submit" look={preview ? "plain" : "act"} className="mt-3">
           Look it over
         </Button>
-        {preview && <Preview preview={preview} changes={actionData.changes} />}
+        {preview && <Preview preview={preview} changes={reply.changes} />}
       </EditForm>
     </main>
   );

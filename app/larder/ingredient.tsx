@@ -10,6 +10,7 @@ import { Jar } from "./jar";
 import { PriceCard } from "./price-card";
 import { sourceWords } from "./source-words";
 import { EditForm } from "../people/edit-form";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 export { action, loader } from "./ingredient.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -22,7 +23,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 export default function IngredientSheet({ loaderData, actionData }: Route.ComponentProps) {
   const { stored, prices, pricesSeen, brand } = loaderData;
-  const refused = actionData as Refused | undefined;
+  const refused = useKeptReply(actionData as Refused | undefined);
   const busy = useNavigation().state === "submitting";
   const ingredient = stored?.ingredient ?? null;
   return (

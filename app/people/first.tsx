@@ -3,6 +3,7 @@ import type { Route } from "./+types/first";
 import { Button } from "../ui/button";
 import { Wordmark } from "../ui/wordmark";
 import { PlainField } from "./plain-field";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 export { action, loader } from "./first.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -25,7 +26,8 @@ const told = (rows: Readonly<Record<string, number>>): string =>
 
 /** The first page of an empty installation. */
 export default function First({ actionData }: Route.ComponentProps) {
-  const typed: Readonly<Record<string, string>> = actionData?.typed ?? {};
+  const reply = useKeptReply(actionData);
+  const typed: Readonly<Record<string, string>> = reply?.typed ?? {};
   return (
     <main className="mx-auto flex min-h-dvh max-w-2xl flex-col justify-center px-6 py-12">
       <Wordmark />
@@ -34,9 +36,9 @@ export default function First({ actionData }: Route.ComponentProps) {
         It begins with the compositions of the larder, one burner and one pot. Your own pots, prices and
         people come next.
       </p>
-      {actionData?.problem && (
+      {reply?.problem && (
         <p role="alert" className="mt-4 font-semibold text-beet">
-          {actionData.problem}
+          {reply.problem}
         </p>
       )}
       <Form method="post" className="mt-8 grid gap-4 sm:grid-cols-2">
@@ -91,15 +93,15 @@ export default function First({ actionData }: Route.ComponentProps) {
         <input type="hidden" name="intent" value="bring back" />
         <h2 className="text-xl">Or a kitchen that was taken away</h2>
         <PlainField label="Its file" name="file" type="file" accept=".ndjson" />
-        {actionData?.coming && (
+        {reply?.coming && (
           <div role="status" className="rounded-xl border border-rule bg-enamel p-4">
             <p>
-              <b>{actionData.coming.kitchens.join(", ")}</b> comes in: {told(actionData.coming.rows)}.
+              <b>{reply.coming.kitchens.join(", ")}</b> comes in: {told(reply.coming.rows)}.
             </p>
-            {!actionData.coming.secrets && (
+            {!reply.coming.secrets && (
               <p className="mt-1">
-                It holds no passwords. {actionData.coming.chef} signs in as “{actionData.coming.login}” with
-                the one typed here, and gives the others theirs.
+                It holds no passwords. {reply.coming.chef} signs in as “{reply.coming.login}” with the one
+                typed here, and gives the others theirs.
               </p>
             )}
             <label className="mt-2 flex min-h-11 items-center gap-3">
@@ -115,7 +117,7 @@ export default function First({ actionData }: Route.ComponentProps) {
           autoComplete="new-password"
         />
         <Button type="submit" className="min-h-12">
-          {actionData?.coming ? "Bring it in" : "Look it over"}
+          {reply?.coming ? "Bring it in" : "Look it over"}
         </Button>
       </Form>
       <p className="mt-4 text-sm text-faded">You are its chef: you sign recipes and take in the others.</p>

@@ -6,6 +6,7 @@ import { clockTime, dayOf } from "../text/format";
 import { Button } from "../ui/button";
 import { PlainField } from "./plain-field";
 import { Said } from "./said";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 export { action, loader } from "./me.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -21,7 +22,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
       <p className="mt-2 text-faded">
         {person.role}, signs in as <b>{person.login}</b>. Rank {person.rank}: {RANK_WORDS[person.rank]}.
       </p>
-      <Said reply={actionData} />
+      <Said reply={useKeptReply(actionData)} />
       <div className="mt-6 grid gap-5 md:grid-cols-2">
         <Form method="post" aria-label="Password" className={CARD}>
           <h2 className="text-lg">Password</h2>

@@ -6,6 +6,7 @@ import { dayOf } from "../text/format";
 import { Button, buttonClass } from "../ui/button";
 import { PlainField } from "./plain-field";
 import { Said } from "./said";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 export { action, loader } from "./people.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -28,7 +29,7 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
           Take the whole kitchen away
         </a>
       </div>
-      <Said reply={actionData} />
+      <Said reply={useKeptReply(actionData)} />
       <ul aria-label="Who works here" className="mt-6 divide-y divide-rule border-y border-rule">
         {here.map(person => (
           <li key={person.id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-3">

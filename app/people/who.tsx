@@ -5,6 +5,7 @@ import type { Person } from "~/data";
 import { Button, buttonClass } from "../ui/button";
 import { Wordmark } from "../ui/wordmark";
 import { PlainField } from "./plain-field";
+import { useKeptReply } from "../ui/use-kept-reply";
 
 export { action, loader } from "./who.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -13,9 +14,10 @@ export const meta: Route.MetaFunction = () => [{ title: "Who is cooking? · Hond
 
 export default function Who({ loaderData, actionData }: Route.ComponentProps) {
   const { person, tablet, chosen, demo, to } = loaderData;
-  const problem = actionData?.problem && (
+  const reply = useKeptReply(actionData);
+  const problem = reply?.problem && (
     <p role="alert" className="mt-4 font-semibold text-beet">
-      {actionData.problem}
+      {reply.problem}
     </p>
   );
   if (chosen) return <Pin person={chosen} to={to} problem={problem} />;

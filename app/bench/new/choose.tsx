@@ -2,6 +2,7 @@ import { Form, Link } from "react-router";
 import { FAMILIES, type FamilyGroup } from "~/core/families";
 import { Button } from "../../ui/button";
 import type { Route } from "./+types/choose";
+import { useKeptReply } from "../../ui/use-kept-reply";
 
 export { action, loader } from "./choose.server";
 export { PageError as ErrorBoundary } from "../../ui/page-error";
@@ -11,6 +12,7 @@ const GROUPS: readonly FamilyGroup[] = ["stocks", "sauces", "emulsions", "purée
 export const meta: Route.MetaFunction = () => [{ title: "New formula · Hondaro" }];
 
 export default function Choose({ loaderData, actionData }: Route.ComponentProps) {
+  const reply = useKeptReply(actionData);
   return (
     <main className="mx-auto max-w-6xl px-4 py-6 sm:px-6">
       <p>
@@ -70,9 +72,9 @@ export default function Choose({ loaderData, actionData }: Route.ComponentProps)
               />
             </label>
             <Button type="submit">Begin with nothing</Button>
-            {actionData?.problem && (
+            {reply?.problem && (
               <p role="alert" className="basis-full text-beet">
-                ✕ {actionData.problem}
+                ✕ {reply.problem}
               </p>
             )}
           </Form>

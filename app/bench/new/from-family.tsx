@@ -10,6 +10,7 @@ import { TypedField } from "../../ui/typed-field";
 import { useTypedEarly } from "../../ui/use-typed-early";
 import type { Route } from "./+types/from-family";
 import { DraftPreview } from "./draft-preview";
+import { useKeptReply } from "../../ui/use-kept-reply";
 
 export { action, loader } from "./from-family.server";
 export { PageError as ErrorBoundary } from "../../ui/page-error";
@@ -19,6 +20,7 @@ export const meta: Route.MetaFunction = ({ params }) => [
 ];
 
 export default function FromFamily({ loaderData, actionData }: Route.ComponentProps) {
+  const reply = useKeptReply(actionData);
   const family = familyById(loaderData.familyId);
   const kitchenData = useKitchenWith();
   const kitchen = useMemo(() => openKitchen(kitchenData), [kitchenData]);
@@ -72,9 +74,9 @@ export default function FromFamily({ loaderData, actionData }: Route.ComponentPr
           </Button>
         </Form>
       </div>
-      {actionData?.problem && (
+      {reply?.problem && (
         <p role="alert" className="mt-2 text-beet">
-          ✕ {actionData.problem}
+          ✕ {reply.problem}
         </p>
       )}
       <div className="mt-5 grid gap-x-12 gap-y-8 lg:grid-cols-2">

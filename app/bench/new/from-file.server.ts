@@ -14,11 +14,12 @@ export async function action({ context, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
   const form = await formOf(request);
   const file = form.get("file");
-  const text = file instanceof File && file.size > 0 ? await file.text() : String(form.get("text") ?? "");
+  const pasted = String(form.get("text") ?? "");
+  const text = file instanceof File && file.size > 0 ? await file.text() : pasted;
   const preview = await previewFile(section, text, String(form.get("id") ?? ""));
   if (form.get("intent") === "bring in" && preview.arrivals) {
     await bringIn(section, preview.arrivals);
     return redirect("/bench");
   }
-  return data(preview, { status: preview.arrivals || preview.words ? 200 : 422 });
+  return data({ ...preview, pasted }, { status: preview.arrivals || preview.words ? 200 : 422 });
 }

@@ -3,6 +3,7 @@ import { Form, Link } from "react-router";
 import type { Arrival } from "~/core/exchange";
 import { Button, buttonClass } from "../../ui/button";
 import type { Route } from "./+types/from-file";
+import { useKeptReply } from "../../ui/use-kept-reply";
 
 export { action, loader } from "./from-file.server";
 export { PageError as ErrorBoundary } from "../../ui/page-error";
@@ -16,8 +17,9 @@ const KIND_WORDS: Record<Arrival["kind"], string> = {
 };
 
 export default function FromFile({ loaderData, actionData }: Route.ComponentProps) {
-  const arrivals = actionData?.arrivals;
-  const words = actionData?.words;
+  const reply = useKeptReply(actionData);
+  const arrivals = reply?.arrivals;
+  const words = reply?.words;
   // The words are handed on by script: before it runs the link would lose them.
   const alive = useSyncExternalStore(
     () => () => undefined,
@@ -54,13 +56,14 @@ export default function FromFile({ loaderData, actionData }: Route.ComponentProp
             name="text"
             rows={8}
             spellCheck={false}
+            defaultValue={reply?.pasted}
             className="mt-1 w-full rounded-md border border-rule bg-enamel p-3 font-mono text-sm"
           />
         </label>
         <Button type="submit" look={arrivals ? "plain" : "act"} className="mt-3">
           Look it over
         </Button>
-        {actionData?.problems.map(problem => (
+        {reply?.problems.map(problem => (
           <p key={problem} role="alert" className="mt-3 text-beet">
             ✕ {problem}
           </p>

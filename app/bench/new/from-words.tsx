@@ -11,6 +11,7 @@ import { PieceRow } from "./piece-row";
 import { IngredientNames } from "../ingredient-field";
 import { DraftWords } from "./draft-words";
 import { type Draft, isClear, useDraft } from "./use-draft";
+import { useKeptReply } from "../../ui/use-kept-reply";
 
 export { action, loader } from "./from-words.server";
 export { PageError as ErrorBoundary } from "../../ui/page-error";
@@ -24,6 +25,7 @@ Add 2 kg brown stock and juniper. Reduce by half.
 Strain. Whisk in cold butter. Season.`;
 
 export default function FromWords({ loaderData, actionData }: Route.ComponentProps) {
+  const reply = useKeptReply(actionData);
   const kitchenData = useKitchenWith();
   const kitchen = useMemo(() => openKitchen(kitchenData), [kitchenData]);
   // What a file said, handed on by the page that looked it over.
@@ -152,9 +154,9 @@ export default function FromWords({ loaderData, actionData }: Route.ComponentPro
                   {!document && "Take a step first."}
                 </p>
               </Form>
-              {actionData?.problem && (
+              {reply?.problem && (
                 <p role="alert" className="mt-2 text-beet">
-                  ✕ {actionData.problem}
+                  ✕ {reply.problem}
                 </p>
               )}
             </>

@@ -16,6 +16,7 @@ import { IngredientField, IngredientNames } from "../ingredient-field";
 import { useTypedEarly } from "../../ui/use-typed-early";
 import type { Route } from "./+types/other-main";
 import { DraftPreview } from "./draft-preview";
+import { useKeptReply } from "../../ui/use-kept-reply";
 
 export { action, loader } from "./other-main.server";
 export { PageError as ErrorBoundary } from "../../ui/page-error";
@@ -24,6 +25,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Other main ingredient �
 
 /** The same method with another main ingredient: what cannot be known any more is asked. */
 export default function OtherMain({ loaderData, actionData }: Route.ComponentProps) {
+  const reply = useKeptReply(actionData);
   const { stored } = loaderData;
   const kitchenData = useKitchenWith(loaderData.drawnOn);
   const kitchen = useMemo(() => openKitchen(kitchenData), [kitchenData]);
@@ -101,9 +103,9 @@ export default function OtherMain({ loaderData, actionData }: Route.ComponentPro
           </Button>
         </Form>
       </div>
-      {actionData?.problem && (
+      {reply?.problem && (
         <p role="alert" className="mt-2 text-beet">
-          ✕ {actionData.problem}
+          ✕ {reply.problem}
         </p>
       )}
       {document && (

@@ -7,6 +7,7 @@ import { Button } from "../../ui/button";
 import type { Route } from "./+types/versions";
 import { ChangeList } from "./change-list";
 import { OutcomeTable } from "./outcome-table";
+import { useKeptReply } from "../../ui/use-kept-reply";
 
 export { action, loader } from "./versions.server";
 export { PageError as ErrorBoundary } from "../../ui/page-error";
@@ -18,6 +19,7 @@ const STATE_WORDS = { draft: "", trial: "trial", standard: "standard", retired: 
 type Version = Route.ComponentProps["loaderData"]["versions"][number];
 
 export default function Versions({ loaderData, actionData }: Route.ComponentProps) {
+  const reply = useKeptReply(actionData);
   const { versions, drawnOn } = loaderData;
   const kitchen = useKitchenWith(drawnOn);
   const [query, setQuery] = useSearchParams();
@@ -42,9 +44,9 @@ export default function Versions({ loaderData, actionData }: Route.ComponentProp
         </Link>
       </p>
       <h1 className="mt-1 text-3xl">Versions of {newest.document.name}</h1>
-      {actionData?.problem && (
+      {reply?.problem && (
         <p role="alert" className="mt-2 rounded-md bg-beet-wash p-2 text-beet">
-          ✕ {actionData.problem}
+          ✕ {reply.problem}
         </p>
       )}
       <div className="mt-4 grid gap-x-10 gap-y-8 lg:grid-cols-[23rem_minmax(0,1fr)]">
