@@ -63,6 +63,7 @@ export { findForecast, keepForecast, readBasis } from "./basis";
 export { addBodyReading, undoBodyReading } from "./body-readings";
 export { bringInVersion, goOnFrom, keepVersion } from "./versions";
 export {
+  type BookedBatch,
   type RunEnd,
   type StoredRun,
   appendEvents,
@@ -122,5 +123,5 @@ export {
   ticksOf,
   unpin,
 } from "./day";
-export { type NewLot, addLot, listLots, listPars, moveLot, pourLot, savePar } from "./lots";
+export { type NewLot, addLot, listLots, listPars, moveLot, pourLot, savePar, settleLot } from "./lots";
 export { type LogEntry, type StoredLog, addEntry, findLog, listLogs, startLog } from "./cold-logs";

@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, gte, inArray } from "drizzle-orm";
+import { and, asc, count, desc, eq, gte, inArray } from "drizzle-orm";
+import { ulid } from "ulid";
 import type { Lot, Movement, MovementKind } from "../core/day/lots";
 import { recordAudit } from "./audit";
 import type { Database, Queries } from "./connection";
@@ -14,6 +15,7 @@ interface Change {
 
 export interface StoredLot extends Lot {
   readonly runId: string | null;
+  readonly movements: readonly (Movement & { readonly note: string })[];
 }
 
 async function withMovements(db: Queries, rows: readonly (typeof lot.$inferSelect)[]): Promise<StoredLot[]> {
@@ -28,7 +30,7 @@ async function withMovements(db: Queries, rows: readonly (typeof lot.$inferSelec
       ),
     )
     .orderBy(asc(lotMovement.at), asc(lotMovement.id));
-  const by = new Map<string, Movement[]>();
+  const by = new Map<string, (typeof lotMovement.$inferSelect)[]>();
   for (const m of movements) by.set(m.lotId, [...(by.get(m.lotId) ?? []), m]);
   return rows.map(row => ({ ...row, movements: by.get(row.id) ?? [] }));
 }
@@ -78,6 +80,42 @@ export const addLot = (db: Database, change: Change, made: NewLot): Promise<void
       personId,
     });
     await recordAudit(tx, { ...change, what: "lot", subject: made.id, detail: { name: made.name, massG } });
+  });
+
+/**
+ * Books a finished batch into the cold by itself, or out again where its run goes on after all. What somebody has moved since is left
+ * alone: it is his word now.
+ */
+export const settleLot = (
+  db: Database,
+  change: Change,
+  runId: string,
+  made: (Omit<NewLot, "id"> & { readonly note: string }) | null,
+): Promise<void> =>
+  db.transaction(async tx => {
+    const { kitchenId, personId, now } = change;
+    const [own] = await tx
+      .select({ id: lot.id, moved: count(lotMovement.id) })
+      .from(lot)
+      .leftJoin(lotMovement, eq(lotMovement.lotId, lot.id))
+      .where(and(eq(lot.kitchenId, kitchenId), eq(lot.runId, runId)))
+      .groupBy(lot.id);
+    if (own && own.moved > 1) return;
+    if (own) {
+      await tx.delete(lotMovement).where(eq(lotMovement.lotId, own.id));
+      await tx.delete(lot).where(eq(lot.id, own.id));
+    }
+    if (!made) return;
+    const { massG, place, note, ...row } = made;
+    const id = own?.id ?? ulid();
+    const [done] = await tx
+      .insert(lot)
+      .ignore()
+      .values({ ...row, id, kitchenId, personId, at: now });
+    if (done.affectedRows)
+      await tx
+        .insert(lotMovement)
+        .values({ id, kitchenId, lotId: id, at: now, kind: "made", massG, place, personId, note });
   });
 
 export interface NewMovement {

@@ -5,6 +5,7 @@ import { type RunEnd, appendEvents, database, findRun } from "~/data";
 import type { Route } from "./+types/run-events";
 import type { ProblemCode } from "~/core/ground/result";
 import { sectionContext } from "../context.server";
+import { bookIntoCold } from "../cold/lot-of-batch.server";
 import { poke } from "../live/hub.server";
 import { type LoadedRun, foldLive, loadRuns } from "../range/live-run.server";
 import { problemsJson } from "./problem.server";
@@ -72,6 +73,7 @@ export async function action({ context, params, request }: Route.ActionArgs): Pr
       outcome.conflicting,
     );
 
+  if (loaded) await bookIntoCold({ ...section, person }, run.id);
   poke(kitchenId);
   return Response.json({ ok: true, serverNow: Date.now() });
 }

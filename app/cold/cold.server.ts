@@ -74,6 +74,8 @@ export async function loader({ context, request }: Route.LoaderArgs) {
         name: lot.name,
         formulaId: lot.formulaId,
         madeOn: lot.madeOn,
+        // How it came into the cold, where that is no weighing.
+        note: lot.movements[0]?.note ?? "",
         ...state,
         allergens: state.allergens?.map(a => (ALLERGENS as Record<string, string>)[a] ?? a) ?? null,
         // What is left over is offered to what can use it.

@@ -207,6 +207,7 @@ function LotRow({
         <span className="basis-full pl-20 text-sm text-faded">
           {[
             lot.place,
+            lot.note,
             `made ${shortDay(lot.madeOn)}`,
             lot.oldestOn < lot.madeOn && `its oldest part ${shortDay(lot.oldestOn)}`,
             lot.allergens === null

@@ -1,12 +1,14 @@
 import ICAL from "ical.js";
+import { ulid } from "ulid";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import type { DayView } from "~/core/day";
 import { type Connection, findDay, listLots } from "~/data";
 import { GLACE_ID, STOCK_ID } from "~/demo/formulas";
 import { KITCHEN_ID } from "~/demo/kitchen";
+import * as runEvents from "../api/run-events.server";
 import * as cold from "../cold/cold.server";
 import * as log from "../cold/log.server";
-import { answered, argsFor, get, openDemo, sentForm } from "../testing/asked.server";
+import { answered, argsFor, get, openDemo, putOnFire, sentForm, sentJson } from "../testing/asked.server";
 import { closePool } from "../workers/pool.server";
 import * as sheet from "./day.server";
 import * as lists from "./lists.server";
@@ -130,6 +132,26 @@ describe("the cold", () => {
     // As old as its oldest part: leek tops keep a day.
     expect(loaded.lots[0]?.useBy).toBe(loaded.today);
     expect(loaded.lots[0]?.usedIn).toContain("mushroom");
+  });
+  test("a finished batch stands in the cold by itself, once, and leaves it where the pot goes on after all", async () => {
+    const runId = await putOnFire(GLACE_ID);
+    const event = (payload: object) => ({
+      id: ulid(),
+      at: new Date().toISOString(),
+      clockOffsetMs: 0,
+      personId: "noor",
+      payload,
+    });
+    const sendEvents = async (...events: object[]) =>
+      runEvents.action(await argsFor(sentJson({ events }), { runId }));
+    const own = async () => (await lots()).filter(lot => lot.runId === runId);
+    const finished = event({ kind: "finished" });
+    for (let i = 0; i < 2; i++) expect((await sendEvents(finished)).status).toBe(200);
+    expect(await own()).toMatchObject([
+      { formulaId: GLACE_ID, movements: [{ kind: "made", note: "as planned, not weighed" }] },
+    ]);
+    await sendEvents(event({ kind: "undone", eventId: finished.id }));
+    expect(await own()).toEqual([]);
   });
   test("a movement of a container that is not here is refused", async () => {
     expect(

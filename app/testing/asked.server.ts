@@ -1,7 +1,20 @@
 import { type ActionFunctionArgs, RouterContextProvider } from "react-router";
 import { loadDemo } from "~/demo/load";
-import { type Connection, database, firstKitchen, listPeople, openSession, signedIn } from "~/data";
+import { basisOf } from "~/core/formula";
+import {
+  type Connection,
+  database,
+  findFormula,
+  firstKitchen,
+  listPeople,
+  openSession,
+  signedIn,
+  startRun,
+} from "~/data";
+import { STOCK_ID } from "~/demo/formulas";
+import { DEMO_KITCHEN, KITCHEN_ID } from "~/demo/kitchen";
 import { freshDatabase } from "~/data/testing/fresh";
+import { loadKitchen } from "~/data/testing/kitchen";
 import { addressContext, sectionContext } from "../context.server";
 
 /** Loaders and actions asked as the router asks them: a request in, what they answer out. */
@@ -75,4 +88,21 @@ export async function answered(work: unknown): Promise<{ status: number; body: u
   return held?.type === "DataWithResponseInit"
     ? { status: held.init?.status ?? 200, body: held.data, to: null }
     : { status: 200, body: got, to: null };
+}
+
+/** Puts a formula of the demo on the fire. @returns the run */
+export async function putOnFire(formulaId = STOCK_ID): Promise<string> {
+  const stored = await findFormula(database().db, KITCHEN_ID, formulaId);
+  if (!stored) throw new Error(`The demo has no ${formulaId}.`);
+  const kitchen = await loadKitchen(database().db, KITCHEN_ID);
+  return startRun(database().db, {
+    kitchenId: KITCHEN_ID,
+    formulaId,
+    formulaVersionId: stored.versionId,
+    baseG: stored.document.base.massG,
+    burnerId: "open-1",
+    personId: "noor",
+    now: new Date(),
+    basis: basisOf(stored.document, kitchen ?? DEMO_KITCHEN),
+  });
 }
