@@ -39,6 +39,7 @@ export default [
   ]),
   route("stove/:runId", "stove/stove.tsx"),
   route("day/:date/plan.ics", "day/plan-file.ts", { id: "day-calendar" }),
+  route("day/:date/labels.pdf", "paper/labels-file.ts", { id: "day-labels" }),
   route("day/:date/order.csv", "day/plan-file.ts", { id: "day-order" }),
   route("book.pdf", "paper/book-file.ts"),
   route("book/:versionId/card.pdf", "paper/card-file.ts"),

@@ -67,6 +67,7 @@ export {
   type RunEnd,
   type StoredRun,
   appendEvents,
+  batchesBetween,
   batchesOf,
   listBatches,
   feltLately,

@@ -1,4 +1,4 @@
-import { type SQL, and, asc, count, desc, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
+import { type SQL, and, asc, count, desc, eq, gte, inArray, isNotNull, isNull, lt, sql } from "drizzle-orm";
 import { ulid } from "ulid";
 import {
   type BatchRecord,
@@ -435,25 +435,39 @@ export interface BookedBatch {
   readonly record: BatchRecord;
 }
 
+const bookedColumns = {
+  runId: batch.runId,
+  formulaVersionId: batch.formulaVersionId,
+  baseG: batch.baseG,
+  finishedAt: batch.finishedAt,
+  startedBy: person.name,
+  basisHash: run.basisHash,
+  record: batch.record,
+};
+
+const booked = (db: Queries, kitchenId: string, which: SQL | undefined) =>
+  db
+    .select(bookedColumns)
+    .from(batch)
+    .innerJoin(run, eq(run.id, batch.runId))
+    .innerJoin(person, eq(person.id, run.startedBy))
+    .where(and(eq(batch.kitchenId, kitchenId), which))
+    .orderBy(asc(batch.finishedAt));
+
+/** What was finished from a moment on, up to another, the oldest first. */
+export const batchesBetween = (
+  db: Queries,
+  kitchenId: string,
+  { from, to }: { readonly from: Date; readonly to: Date },
+): Promise<BookedBatch[]> =>
+  booked(db, kitchenId, and(gte(batch.finishedAt, from), lt(batch.finishedAt, to)));
+
 export async function findBatch(
   db: Queries,
   kitchenId: string,
   runId: string,
 ): Promise<BookedBatch | undefined> {
-  const [found] = await db
-    .select({
-      runId: batch.runId,
-      formulaVersionId: batch.formulaVersionId,
-      baseG: batch.baseG,
-      finishedAt: batch.finishedAt,
-      startedBy: person.name,
-      basisHash: run.basisHash,
-      record: batch.record,
-    })
-    .from(batch)
-    .innerJoin(run, eq(run.id, batch.runId))
-    .innerJoin(person, eq(person.id, run.startedBy))
-    .where(and(eq(batch.kitchenId, kitchenId), eq(batch.runId, runId)));
+  const [found] = await booked(db, kitchenId, eq(batch.runId, runId));
   return found;
 }
 

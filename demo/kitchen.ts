@@ -3,7 +3,7 @@ import { type Ingredient, REFERENCE_LARDER } from "../core/things/larder";
 import type { Person } from "../data";
 import { DEMO_FORMULAS } from "./formulas";
 import { ALTITUDE_M } from "./sauces";
-import { CURRENCY, DEMO_PRICES, PRICED_ON } from "./prices";
+import { CURRENCY, DEMO_PACKS, DEMO_PRICES, PRICED_ON } from "./prices";
 import { DEMO_APPLIANCES } from "./appliances";
 import { DEMO_BURNERS, DEMO_VESSELS } from "./vessels";
 
@@ -11,9 +11,11 @@ export const KITCHEN_ID = "kelder-pass";
 
 const priced = (ingredient: Ingredient): Ingredient => {
   const perKg = DEMO_PRICES[ingredient.id];
+  const pack = DEMO_PACKS[ingredient.id];
   if (perKg === undefined) return ingredient;
   return {
     ...ingredient,
+    ...(pack && { pack: { name: pack[0], massG: pack[1] } }),
     price: { perKg, currency: CURRENCY, on: PRICED_ON, source: { mark: "E", text: "demo price, invented" } },
   };
 };

@@ -143,3 +143,15 @@ export const WATCHED = [
   "white-wine",
   "langoustine-shells",
 ] as const;
+
+/** How the demo’s suppliers sell what a kitchen orders most: the word, and g in one. Invented. */
+// prettier-ignore
+export const DEMO_PACKS: Readonly<Record<string, readonly [string, number]>> = {
+  "guinea-fowl-carcass": ["crate", 5000], "veal-bones": ["crate", 10_000], "chicken-wings": ["tray", 2500],
+  "white-fish-frames": ["tray", 5000], "trout-frames": ["tray", 2000], "onion": ["sack", 5000],
+  "carrot": ["sack", 5000], "celery": ["bunch", 600], "leek": ["bunch", 1000], "shallot": ["net", 500],
+  "mushroom": ["punnet", 2000], "potato-floury": ["sack", 10_000], "celeriac": ["crate", 5000],
+  "white-wine": ["bottle", 745], "red-wine": ["bottle", 745], "cider": ["bottle", 750], "port": ["bottle", 780],
+  "milk": ["carton", 1030], "cream": ["carton", 1000], "butter": ["block", 250], "egg-yolk": ["carton", 1000],
+  "wheat-flour": ["bag", 1000], "tomato-paste": ["tin", 800], "walnut-oil": ["bottle", 460],
+};

@@ -49,6 +49,7 @@ export const EXPECTED: readonly (readonly [
   ["/batch/:runId", "viewer", "cook"],
   ["/batches.csv", "viewer", "never"],
   ["/batch/:runId/labels.pdf", "viewer", "never"],
+  ["/day/:date/labels.pdf", "viewer", "never"],
   ["/larder", "viewer", "cook"],
   ["/larder/import", "cook", "cook"],
   ["/larder/:ingredientId", "viewer", "cook"],

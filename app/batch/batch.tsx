@@ -29,7 +29,7 @@ export default function Batch({ loaderData }: Route.ComponentProps) {
       <h1 className="text-3xl">{name}: the batch</h1>
       <SinceThen since={since} card={card} />
       <BatchFigures record={batch.record} people={people} />
-      <LabelsForm runId={batch.runId} />
+      <LabelsForm of={`/batch/${batch.runId}`} title="Labels for its containers" />
       <div className="mt-8 flex flex-wrap gap-3">
         <Link to={card} className={buttonClass("act")}>
           The card of this batch

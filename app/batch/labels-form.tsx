@@ -5,19 +5,19 @@ import { Button } from "../ui/button";
 
 const FIELD = "mt-0.5 block h-11 rounded-md border border-rule bg-enamel px-2 text-base text-ink";
 
-/** Labels for the containers of a batch. */
-export function LabelsForm({ runId }: { runId: string }) {
+/** Labels for the containers of a batch, or of a day. @param of the page of what is labelled */
+export function LabelsForm({ of, title, each = 4 }: { of: string; title: string; each?: number }) {
   return (
     <Form
       reloadDocument
-      action={`/batch/${runId}/labels.pdf`}
+      action={`${of}/labels.pdf`}
       aria-label="Labels"
-      className="mt-8 flex flex-wrap items-end gap-3 rounded-2xl border border-rule bg-enamel p-5"
+      className="mt-8 flex flex-wrap items-end gap-3 rounded-2xl border border-rule bg-enamel p-5 print:hidden"
     >
-      <h2 className="basis-full text-lg">Labels for its containers</h2>
+      <h2 className="basis-full text-lg">{title}</h2>
       <label className="text-xs text-faded">
         how many
-        <input name="count" inputMode="numeric" defaultValue="4" className={`${FIELD} w-20`} />
+        <input name="count" inputMode="numeric" defaultValue={each} className={`${FIELD} w-20`} />
       </label>
       <label className="text-xs text-faded">
         kept

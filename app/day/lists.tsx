@@ -69,7 +69,7 @@ export default function Lists({ loaderData }: Route.ComponentProps) {
           <section aria-label="To buy">
             <h2 className="text-xl">To buy</h2>
             <p className="text-sm text-faded">
-              As it is bought, trim and peel included.
+              As it is bought, trim and peel included; whole packs where it is sold in them.
               {total > 0 && ` What has a price comes to ${printNumber(total, 2)} ${lists.currency}.`}
             </p>
             <ul className="mt-2">
@@ -82,7 +82,13 @@ export default function Lists({ loaderData }: Route.ComponentProps) {
                     item={`buy ${item.ingredientId}`}
                     name={item.name}
                     amount={kg(item.purchasedG)}
-                    more={item.cost === null ? "" : `${printNumber(item.cost, 2)} ${lists.currency}`}
+                    more={[
+                      item.packs &&
+                        `${printNumber(item.packs.count)} × ${item.packs.name} of ${kg(item.packs.massG)}`,
+                      item.cost !== null && `${printNumber(item.cost, 2)} ${lists.currency}`,
+                    ]
+                      .filter(Boolean)
+                      .join(" · ")}
                   />
                 ))}
             </ul>

@@ -3,6 +3,7 @@ import { printNumber } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
 import type { Route } from "./+types/paper";
 import { dayInWords, weekdayOf } from "./calendar-day";
+import { LabelsForm } from "../batch/labels-form";
 import { DayTabs } from "./day-tabs";
 
 export { loader } from "./paper.server";
@@ -84,6 +85,7 @@ export default function Paper({ loaderData }: Route.ComponentProps) {
           ))}
         </div>
       </section>
+      <LabelsForm of={`/day/${date}`} title="Labels for what was finished on this day, each batch" each={2} />
     </main>
   );
 }

@@ -18,12 +18,22 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
     const { buy, currency } = plan.value.lists;
     return file(
       stringify([
-        ["ingredient", "to buy (g)", "ready to weigh (g)", `cost (${currency || "no currency"})`, "for"],
+        [
+          "ingredient",
+          "to buy (g)",
+          "packs",
+          "sold as",
+          "ready to weigh (g)",
+          `cost (${currency || "no currency"})`,
+          "for",
+        ],
         ...buy
           .filter(item => !item.fromTap)
           .map(item => [
             item.name,
             Math.ceil(item.purchasedG),
+            item.packs?.count ?? "",
+            item.packs ? `${item.packs.name} of ${item.packs.massG} g` : "",
             Math.round(10 * item.netG) / 10,
             item.cost === null ? "" : item.cost.toFixed(2),
             item.uses.map(use => use.name).join("; "),

@@ -27,6 +27,8 @@ const COLUMNS = [
   "ediblePct",
   "juicePct",
   "boughtStock",
+  "packName",
+  "packG",
   "allergens",
   "diet",
   "measures",
@@ -54,6 +56,8 @@ const rowOf = (i: Ingredient): Record<(typeof COLUMNS)[number], string | number>
   ediblePct: i.ediblePct,
   juicePct: i.juicePct ?? "",
   boughtStock: i.boughtStock ? "yes" : "",
+  packName: i.pack?.name ?? "",
+  packG: i.pack?.massG ?? "",
   allergens: i.allergens === null ? NOT_ENTERED : i.allergens.join(LIST),
   diet: i.diet.join(LIST),
   measures: i.measures.map(m => `${m.name}=${m.massG}(${m.loG}-${m.hiG})`).join(LIST),
@@ -125,7 +129,7 @@ const MOST_ROWS = 2000;
 
 /**
  * Reads a larder from CSV or JSON without writing anything.
- * @param larder what is there already: a table that says nothing of what an entry carries leaves that as it is
+ * @param larder what is there already: a table that says nothing of what an entry carries, or of how it is sold, leaves that as it is
  */
 export function previewImport(text: string, larder: readonly Ingredient[] = []): ImportPreview {
   const trimmed = text.replace(/^\uFEFF/, "").trim();
@@ -192,7 +196,7 @@ function fromCsv(text: string, larder: readonly Ingredient[]): ImportPreview {
   if (!records.length) return { rows: [], broken: "There is a heading, but no row." };
   if (!("name" in (records[0] ?? {})))
     return { rows: [], broken: "The first row must name the columns, “name” and “water” among them." };
-  const known = new Map(larder.map(i => [i.id, i.carries]));
+  const known = new Map(larder.map(i => [i.id, i]));
   return limited(records.map((record, i) => csvRow(record, i + 1, id => known.get(id))));
 }
 
@@ -219,7 +223,7 @@ function limited(rows: readonly ImportRow[]): ImportPreview {
 function csvRow(
   record: Readonly<Record<string, string>>,
   row: number,
-  carriedBefore: (id: string) => Carries | undefined,
+  before: (id: string) => Ingredient | undefined,
 ): ImportRow {
   const problems: Problem[] = [];
   const text = (column: string) => (record[column] ?? "").replace(/^'(?=[=+\-@])/, "").trim();
@@ -257,6 +261,7 @@ function csvRow(
   const source = { mark: text("sourceMark") || "measured", text: text("source") || "brought in from a file" };
   const density = number("densityGPerMl");
   const juice = number("juicePct");
+  const packG = number("packG");
   const perKg = number("pricePerKg");
   const measures = list("measures").flatMap(word => {
     const found = /^(.+?)=([\d.]+)(?:\(([\d.]+)-([\d.]+)\))?$/.exec(word);
@@ -281,7 +286,11 @@ function csvRow(
     ];
   });
   const id = text("id") || idFor(name);
-  const carries = "carries" in record ? carriesFrom(list("carries")) : carriedBefore(id);
+  const carries = "carries" in record ? carriesFrom(list("carries")) : before(id)?.carries;
+  const pack =
+    "packG" in record
+      ? packG !== undefined && { name: text("packName") || "pack", massG: packG }
+      : before(id)?.pack;
   const raw = {
     id,
     name,
@@ -302,6 +311,7 @@ function csvRow(
     measures,
     ...(carries && { carries }),
     ...(text("boughtStock") && { boughtStock: /^(yes|true|1)$/i.test(text("boughtStock")) }),
+    ...(pack && { pack }),
     ...(perKg !== undefined && {
       price: {
         perKg,

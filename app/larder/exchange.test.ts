@@ -53,6 +53,15 @@ describe("what an entry carries", () => {
     });
     expect(previewImport(water("").join("\n")).rows[0]?.ingredient?.carries).toBeUndefined();
   });
+  test("how it is sold stays where the table does not say it", () => {
+    const pack = { name: "sack", massG: 25_000 };
+    const sold = { ...own, pack };
+    expect(previewImport(water("").join("\n"), [sold]).rows[0]?.ingredient?.pack).toEqual(pack);
+    expect(previewImport(water("packG|10000").join("\n"), [sold]).rows[0]?.ingredient?.pack).toEqual({
+      name: "pack",
+      massG: 10_000,
+    });
+  });
   test("an empty cell takes it away, a word changes it", () => {
     expect(previewImport(water("carries|").join("\n"), [own]).rows[0]?.ingredient?.carries).toBeUndefined();
     expect(

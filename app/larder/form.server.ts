@@ -47,6 +47,22 @@ const measures: Field<readonly { name: string; massG: number; loG: number; hiG: 
   return problems.length ? refuse(...problems) : ok(read);
 };
 
+/** How it is sold, as an order says it: “crate = 10 kg”. @errors NOT_UNDERSTOOD */
+const pack: Field<Ingredient["pack"] | null> = (form, name) => {
+  const text = String(form.get(name) ?? "").trim();
+  if (!text) return ok(null);
+  const found = /^(.+?)\s*[=:]\s*([\d.,]+)\s*(kg|g)$/i.exec(text);
+  const massG = Number(found?.[2]?.replace(",", ".")) * (found?.[3]?.toLowerCase() === "kg" ? 1000 : 1);
+  return found?.[1] && massG > 0
+    ? ok({ name: found[1].slice(0, 40), massG })
+    : refuse({
+        code: "NOT_UNDERSTOOD",
+        field: name,
+        value: text,
+        message: `Sold as “${text}”: write it as “crate = 10 kg”.`,
+      });
+};
+
 const PARTS = [...COMPOSITION_TOTALS, "collagen", "volatileAcid"] as const;
 
 const FIELDS = {
@@ -56,6 +72,7 @@ const FIELDS = {
   juicePct: amount("Juice"),
   densityGPerMl: amount("Density"),
   measures,
+  pack,
   solidKind: oneOf(SOLID_KINDS),
   // A form that does not ask leaves it as it was.
   nature: oneOf(NATURES),
@@ -131,6 +148,7 @@ export function readIngredientForm(form: FormData, before: Ingredient | null): R
         },
     ),
     boughtStock: asked.boughtStock ? true : undefined,
+    pack: asked.pack ?? undefined,
     carries: nature === null ? before?.carries : carriesFor(nature, before?.carries),
   };
   const parsed = ingredientSchema.safeParse(raw);

@@ -57,6 +57,13 @@ describe("a new ingredient", () => {
       ["glug", 30, 22.5, 37.5],
     ]);
   });
+  test("sold in packs, as an order says it; what is no pack is refused with an example", () => {
+    const sold = (pack: string) => readIngredientForm(form({ ...vinegar, pack: [pack] }), null);
+    expect(valueOf(sold("crate = 10 kg")).pack).toEqual({ name: "crate", massG: 10_000 });
+    expect(valueOf(sold("")).pack).toBeUndefined();
+    const refused = sold("ten kilos");
+    expect(!refused.ok && refused.problems[0]?.message).toContain("crate = 10 kg");
+  });
   test("whose allergens nobody has looked up has none known, not none", () => {
     const { allergensKnown: _, ...unknown } = vinegar;
     expect(valueOf(readIngredientForm(form(unknown), null)).allergens).toBeNull();

@@ -19,6 +19,9 @@ const plain = (x: number): string => (x === 0 ? "" : String(Number(x.toFixed(3))
 const measureText = (m: Ingredient["measures"][number]): string =>
   `${m.name} = ${plain(m.massG)} (${plain(m.loG)}–${plain(m.hiG)})`;
 
+const packText = ({ name, massG }: NonNullable<Ingredient["pack"]>): string =>
+  `${name} = ${massG >= 1000 ? `${plain(massG / 1000)} kg` : `${plain(massG)} g`}`;
+
 /** The fields of the form for an ingredient as it stands. */
 export function valuesOf(of: Ingredient | null): Values {
   if (!of) return { phase: ["liquor"], "source.mark": ["measured"], ediblePct: ["100"], allergensKnown: [] };
@@ -41,6 +44,7 @@ export function valuesOf(of: Ingredient | null): Values {
     diet: of.diet,
     measures: [of.measures.map(measureText).join(", ")],
     boughtStock: of.boughtStock ? ["yes"] : [],
+    pack: [of.pack ? packText(of.pack) : ""],
     nature: [natureOf(of.carries)],
     "source.mark": [of.compositionSource.mark],
     "source.text": [of.compositionSource.text],
@@ -129,7 +133,10 @@ export function IngredientForm({ values, problems }: { values: Values; problems:
           a bought stock
         </label>
       </div>
-      {field("measures", "Counted by", { wide: true, hint: "piece = 150 (90–230), tablespoon = 12" })}
+      <div className="grid gap-4 sm:grid-cols-[2fr_1fr]">
+        {field("measures", "Counted by", { wide: true, hint: "piece = 150 (90–230), tablespoon = 12" })}
+        {field("pack", "Sold as", { wide: true, hint: "crate = 10 kg" })}
+      </div>
       <fieldset>
         <legend className="text-sm text-faded">Allergens</legend>
         <label className="mt-1 flex items-center gap-2">

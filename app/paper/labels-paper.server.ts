@@ -75,39 +75,51 @@ function typeFor(sheet: Sheet, rows: readonly Row[], width: number, height: numb
   return null;
 }
 
+/** A label, so many times. */
+export interface LabelRun {
+  readonly label: ContainerLabel;
+  readonly code: Code;
+  readonly count: number;
+}
+
 /**
- * So many labels of a batch, on sheets or one to a page.
+ * Labels one batch after the other, on sheets or one to a page.
  * @param skip places of the first sheet that are used already
  * @errors NOTHING_FITS what must stand there does not fit in type that can be read
  */
 export async function labelsPaper(
-  label: ContainerLabel,
+  runs: readonly LabelRun[],
+  title: string,
   of: {
     readonly stock: Stock;
-    readonly count: number;
     readonly skip: number;
-    readonly code: Code;
     readonly kitchen: string;
     readonly demo: boolean;
   },
 ): Promise<Result<Buffer>> {
-  const { stock, count, skip, code } = of;
+  const { stock, skip } = of;
   const { sheet: grid } = stock;
   const size = grid ? grid.paper : ([pt(stock.widthMm), pt(stock.heightMm)] as const);
-  const sheet = new Sheet(size, `${label.name} ${label.lot}`);
-  const rows = rowsOf(label, of);
+  const sheet = new Sheet(size, title);
   const inset = pt(INSET_MM);
   const side = Math.min(pt(20), pt(stock.heightMm) * 0.45);
   const width = pt(stock.widthMm) - 2 * inset - side - pt(1.5);
-  const type = typeFor(sheet, rows, width, pt(stock.heightMm) - 2 * inset);
-  if (type === null)
+  const set = runs.map(run => {
+    const rows = rowsOf(run.label, of);
+    return { ...run, rows, type: typeFor(sheet, rows, width, pt(stock.heightMm) - 2 * inset) };
+  });
+  const tooMuch = set.find(run => run.type === null);
+  if (tooMuch)
     return refuse({
       code: "NOTHING_FITS",
       field: "stock",
-      message: `All that must stand there does not fit on ${stock.words} in type that can be read. Take a larger label.`,
+      message: `All that must stand there for ${tooMuch.label.name} does not fit on ${stock.words} in type that can be read. Take a larger label.`,
     });
   const perSheet = grid ? grid.columns * grid.rows : 1;
-  for (let i = 0; i < count; i++) {
+  const each = set.flatMap(({ rows, type, code, count }) =>
+    Array.from({ length: count }, () => ({ rows, code, type: type ?? LEAST_TYPE })),
+  );
+  each.forEach(({ rows, type, code }, i) => {
     const place = (grid ? skip : 0) + i;
     const on = place % perSheet;
     if (i > 0 && on === 0) sheet.nextPage();
@@ -121,6 +133,6 @@ export async function labelsPaper(
         colour: colour ?? INK,
       });
     sheet.code(code, x0 + pt(stock.widthMm) - inset - side, y0 + inset, side);
-  }
+  });
   return ok(await sheet.bare());
 }

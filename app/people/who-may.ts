@@ -55,6 +55,7 @@ export const WHO_MAY: Readonly<Record<string, Row>> = {
   "/batch/:runId": { GET: "read", POST: "edit" },
   "/batches.csv": { GET: "read" },
   "/batch/:runId/labels.pdf": { GET: "read" },
+  "/day/:date/labels.pdf": { GET: "read" },
   "/stove/:runId": { GET: "read" },
   "/larder": { GET: "read", POST: "edit" },
   "/larder/import": { GET: "edit", POST: "edit" },

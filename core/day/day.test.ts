@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { DEMO_FORMULAS, GLACE_ID, STOCK_ID } from "../../demo/formulas";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
+import { DEMO_PRICES } from "../../demo/prices";
 import { openKitchen } from "../formula";
 import {
   DAYS_AHEAD,
@@ -41,8 +42,8 @@ const input = (menu: readonly MenuLine[], more: Partial<DayInput> = {}): DayInpu
   nowMin: null,
   ...more,
 });
-const view = (menu: readonly MenuLine[], more: Partial<DayInput> = {}): DayView => {
-  const planned = viewOfDay(input(menu, more), kitchen, SATURDAY);
+const view = (menu: readonly MenuLine[], more: Partial<DayInput> = {}, at = kitchen): DayView => {
+  const planned = viewOfDay(input(menu, more), at, SATURDAY);
   if (!planned.ok) throw new Error(planned.problems[0]?.message);
   return planned.value;
 };
@@ -122,6 +123,24 @@ describe("when it is done", () => {
     const plan = view([line(STOCK_ID, 20)], { nowMin: MIDNIGHT + 17 * 60 });
     expect(plan.lateMin).toBeGreaterThan(300);
     expect(plan.verdict).toContain("after it is wanted");
+  });
+  test("whole packs are ordered where it is sold in them, and paid for", () => {
+    const sold = (massG: number) =>
+      openKitchen({
+        ...DEMO_KITCHEN,
+        formulas: DEMO_FORMULAS,
+        ingredients: DEMO_KITCHEN.ingredients.map(i =>
+          i.id === "carrot" ? { ...i, pack: { name: "bag", massG } } : i,
+        ),
+      });
+    const carrot = (massG: number) =>
+      view([line(STOCK_ID, 20)], {}, sold(massG)).lists.buy.find(item => item.ingredientId === "carrot");
+    const need = carrot(5)?.purchasedG ?? 0;
+    const item = carrot(need / 1.5);
+    expect(item?.packs).toMatchObject({ name: "bag", count: 2 });
+    expect(item?.cost).toBeCloseTo(((DEMO_PRICES.carrot ?? 0) * need * (2 / 1.5)) / 1000, 9);
+    // What differs by less than a balance shows opens no further one.
+    expect(carrot(need - 0.1)?.packs?.count).toBe(1);
   });
   test("ice for what goes into the sink, more than the bare sum", () => {
     const ice = view([line("trout-fumet", 20)]).lists.ice[0];

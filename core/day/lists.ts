@@ -15,7 +15,9 @@ export interface BuyItem {
   readonly fromTap: boolean;
   /** As bought: trim and peel included. */
   readonly purchasedG: number;
-  /** In the kitchen’s currency; `null` without a price, or where who asks sees none. */
+  /** Whole ones of how it is sold, and what is in one; `null` where nobody has entered how. */
+  readonly packs: { readonly name: string; readonly count: number; readonly massG: number } | null;
+  /** In the kitchen’s currency, of whole packs where it is sold in them; `null` without a price, or where who asks sees none. */
   readonly cost: number | null;
   /** Which pot takes how much, ready to weigh. */
   readonly uses: readonly { readonly name: string; readonly massG: number }[];
@@ -38,6 +40,13 @@ export interface DayLists {
 const ICE = { iceC: -5, lossShare: 0.1 } as const;
 
 const WATER = "water";
+
+/** A pack is not opened for what no balance shows, g. */
+const NEGLIGIBLE_G = 0.5;
+
+/** Whole packs that hold a mass, g of each. */
+const packsFor = (massG: number, packG: number): number =>
+  massG <= NEGLIGIBLE_G ? 0 : Math.max(1, Math.ceil((massG - NEGLIGIBLE_G) / packG));
 
 export function listsOf(needs: readonly Need[], kitchen: Kitchen): DayLists {
   const buy = new Map<
@@ -72,16 +81,19 @@ export function listsOf(needs: readonly Need[], kitchen: Kitchen): DayLists {
         if (cold !== null) ice.push({ name: need.name, massG: state.massG, iceG: cold });
       });
     }
-  const priceOf = new Map(kitchen.data.ingredients.map(i => [i.id, i.price?.perKg ?? null]));
+  const soldAs = new Map(kitchen.data.ingredients.map(i => [i.id, i]));
   return {
     buy: [...buy]
       .map(([ingredientId, item]) => {
-        const perKg = priceOf.get(ingredientId) ?? null;
+        const { price, pack } = soldAs.get(ingredientId) ?? {};
+        const packs = pack ? { ...pack, count: packsFor(item.purchasedG, pack.massG) } : null;
+        const orderedG = packs ? packs.count * packs.massG : item.purchasedG;
         return {
           ...item,
           ingredientId,
           fromTap: ingredientId === WATER,
-          cost: perKg === null ? null : (perKg * item.purchasedG) / 1000,
+          packs,
+          cost: price ? (price.perKg * orderedG) / 1000 : null,
           uses: [...item.uses].map(([name, massG]) => ({ name, massG })),
         };
       })

@@ -67,6 +67,8 @@ export const ingredientSchema = z.object({
   carries: carriesSchema.optional(),
   /** A stock somebody else made: its salt must be known before it is reduced. */
   boughtStock: z.boolean().optional(),
+  /** How a supplier sells it: whole ones are ordered. */
+  pack: z.object({ name: z.string().min(1).max(40), massG: z.number().positive().max(1_000_000) }).optional(),
   price: z
     .object({ perKg: z.number().nonnegative(), currency: z.string(), on: z.string(), source: sourceSchema })
     .optional(),
