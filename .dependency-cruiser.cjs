@@ -1,5 +1,5 @@
 /** The rings of the architecture. Arrows point inward only. */
-const PURE_LIBRARIES = "^node_modules/(zod|yalps|simple-statistics|jstat|ml-levenberg-marquardt)/";
+const PURE_LIBRARIES = "^node_modules/(zod|yalps|jstat|simple-statistics|ml-levenberg-marquardt)/";
 const TESTS = ["[.](test|dbtest|spec)[.]tsx?$", "^core/.*testing[.]ts$"];
 
 /** Folders of a folder, each resting on those before it only. */
