@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { type AnyMySqlTable, getTableConfig } from "drizzle-orm/mysql-core";
 import { type SQL, asc, getTableColumns, getTableName } from "drizzle-orm";
 import { type Problem, type Result, ok, refuse } from "../core/ground/result";
+import { completeBatches } from "./complete-batches";
 import type { Database, Queries } from "./connection";
 import { firstKitchen } from "./kitchens";
 import * as schema from "./schema";
@@ -31,6 +32,8 @@ const TABLES: readonly AnyMySqlTable[] = [
   schema.runEvent,
   schema.runLog,
   schema.batch,
+  schema.batchLine,
+  schema.batchCause,
   schema.bodyReading,
   schema.device,
   schema.photo,
@@ -89,6 +92,10 @@ function orderOf(table: AnyMySqlTable): SQL[] {
   return (key.length ? key : (primaryKeys[0]?.columns ?? columns)).map(column => asc(column));
 }
 
+/** What is kept of a table: what the database works out by itself is not. */
+const columnsOf = (table: AnyMySqlTable) =>
+  Object.fromEntries(Object.entries(getTableColumns(table)).filter(([, column]) => !column.generated));
+
 /** The lines of an archive of this installation, one after the other. @param secrets passwords, PINs and instruments too */
 export async function* archiveLines(db: Queries, now: Date, secrets: boolean): AsyncGenerator<string> {
   const sum = createHash("sha256");
@@ -106,7 +113,7 @@ export async function* archiveLines(db: Queries, now: Date, secrets: boolean): A
     const name = getTableName(table);
     for (let from = 0; ; from += ROWS_AT_ONCE) {
       const part: Row[] = await db
-        .select()
+        .select(columnsOf(table))
         .from(table)
         .orderBy(...orderOf(table))
         .limit(ROWS_AT_ONCE)
@@ -225,6 +232,7 @@ export async function restoreArchive(db: Database, lines: AsyncIterable<string>)
       waiting.push(unpacked(row));
     }
     await write();
+    await completeBatches(tx);
     return true;
   });
 }

@@ -7,7 +7,6 @@ import {
   type RunEvent,
   type Seasoned,
   type WeighedLine,
-  notTakenBack,
 } from "../core/run";
 import { type KitchenData, type PaceReading, paceReadingSchema } from "../core/formula";
 import { recordAudit } from "./audit";
@@ -18,6 +17,7 @@ import { shelve } from "./formulas";
 import {
   type Rehearsal,
   batch,
+  batchLine,
   formula,
   formulaVersion,
   kitchen,
@@ -221,26 +221,17 @@ export async function eventsOf(db: Queries, runIds: readonly string[]): Promise<
   return events;
 }
 
-/** What was weighed in for the lines of a formula, in all its runs; what was undone does not count. */
-export async function lineWeighings(
-  db: Queries,
-  kitchenId: string,
-  formulaId: string,
-): Promise<WeighedLine[]> {
-  const runs = await db
-    .select({ id: run.id, baseG: run.baseG })
-    .from(run)
-    .where(and(eq(run.kitchenId, kitchenId), eq(run.formulaId, formulaId), isNull(run.rehearsal)));
-  const events = await eventsOf(
-    db,
-    runs.map(r => r.id),
-  );
-  return runs.flatMap(({ id, baseG }) =>
-    notTakenBack(events[id] ?? []).flatMap(({ payload }) =>
-      payload.kind === "added" ? [{ lineId: payload.lineId, massG: payload.massG, baseG }] : [],
-    ),
-  );
-}
+/** So many weighings back a line remembers how much the hand puts in. */
+const MOST_WEIGHINGS = 2000;
+
+/** What was weighed in for the lines of a formula in its finished batches, the latest first. */
+export const lineWeighings = (db: Queries, kitchenId: string, formulaId: string): Promise<WeighedLine[]> =>
+  db
+    .select({ lineId: batchLine.lineId, massG: batchLine.massG, baseG: batchLine.baseG })
+    .from(batchLine)
+    .where(and(eq(batchLine.kitchenId, kitchenId), eq(batchLine.formulaId, formulaId)))
+    .orderBy(desc(batchLine.at))
+    .limit(MOST_WEIGHINGS);
 
 export type AppendOutcome =
   | { readonly ok: true }
@@ -330,6 +321,27 @@ export async function appendEvents(
   }
 }
 
+/** Figures of a record a ledger sorts and draws by. */
+function figuresIn({ measured, thickness, score, cost, incidents = [] }: BatchRecord) {
+  const lost = incidents.flatMap(({ lostG }) => (lostG === null ? [] : [lostG]));
+  const costs = incidents.flatMap(one => (one.cost == null ? [] : [one.cost]));
+  const sum = (of: readonly number[]): number | null => (of.length ? of.reduce((a, b) => a + b, 0) : null);
+  return {
+    brixPlanned: measured?.brix.planned ?? null,
+    brix: measured?.brix.actual ?? null,
+    ph: measured?.ph.actual ?? null,
+    saltPlanned: measured?.saltPct.planned ?? null,
+    salt: measured?.saltPct.actual ?? null,
+    bodyPlanned: thickness?.planned ?? null,
+    body: thickness?.actual ?? null,
+    score: score ?? null,
+    cost: cost ?? null,
+    incidents: incidents.length,
+    lostG: sum(lost),
+    lostCost: sum(costs),
+  };
+}
+
 /** Marks a run as finished (or live again) and keeps the figures of its batch; what was given up is no batch. */
 async function settle(
   tx: Queries,
@@ -344,6 +356,7 @@ async function settle(
   await tx.update(run).set({ finishedAt, abandoned }).where(eq(run.id, runId));
   const [booked] = await tx.select({ paces: batch.paces }).from(batch).where(eq(batch.runId, runId));
   await tx.delete(batch).where(eq(batch.runId, runId));
+  await tx.delete(batchLine).where(eq(batchLine.runId, runId));
   // What is learned of a pot on a burner is part of the kitchen.
   const teaches = finishedAt && !abandoned && !own.rehearsal && record.paces?.length ? record.paces : null;
   if (booked?.paces || teaches)
@@ -366,7 +379,25 @@ async function settle(
     finishedAt,
     record,
     paces: teaches,
+    formulaId: own.formulaId,
+    personId: own.startedBy,
+    burnerId: own.burnerId,
+    vesselId: record.vesselId ?? null,
+    ...figuresIn(record),
   });
+  const { weighed = [] } = record;
+  if (weighed.length)
+    await tx.insert(batchLine).values(
+      weighed.map((line, place) => ({
+        ...line,
+        runId,
+        place,
+        kitchenId,
+        formulaId: own.formulaId,
+        baseG: own.baseG,
+        at: finishedAt,
+      })),
+    );
 }
 
 /** So many batches back a kitchen remembers how its pots went and how things felt. */

@@ -381,28 +381,104 @@ export const runLog = mysqlTable("run_log", {
 });
 
 /** The figures of a finished run, for queries and charts. */
-export const batch = mysqlTable("batch", {
-  runId: id()
-    .primaryKey()
-    .references(() => run.id),
-  kitchenId: id()
-    .notNull()
-    .references(() => kitchen.id),
-  formulaVersionId: id()
-    .notNull()
-    .references(() => formulaVersion.id),
-  baseG: double().notNull(),
-  plannedMl: double(),
-  actualMl: double(),
-  plannedG: double(),
-  actualG: double(),
-  plannedMin: double(),
-  actualMin: double(),
-  finishedAt: instant().notNull(),
-  record: json<BatchRecord>()().notNull(),
-  /** What it teaches of pots on burners; `null` where nothing. */
-  paces: json<readonly PaceReading[]>()(),
-});
+export const batch = mysqlTable(
+  "batch",
+  {
+    runId: id()
+      .primaryKey()
+      .references(() => run.id),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    formulaVersionId: id()
+      .notNull()
+      .references(() => formulaVersion.id),
+    baseG: double().notNull(),
+    plannedMl: double(),
+    actualMl: double(),
+    plannedG: double(),
+    actualG: double(),
+    plannedMin: double(),
+    actualMin: double(),
+    finishedAt: instant().notNull(),
+    record: json<BatchRecord>()().notNull(),
+    /** What it teaches of pots on burners; `null` where nothing. */
+    paces: json<readonly PaceReading[]>()(),
+    // Of its run; empty only until `completeBatches` has filled what an older archive leaves out.
+    formulaId: id().notNull().default(""),
+    /** Who put it on, on what, in what. */
+    personId: id().notNull().default(""),
+    burnerId: id().notNull().default(""),
+    vesselId: id(),
+    /** Figures a ledger sorts and draws by, as its record holds them. */
+    brixPlanned: double(),
+    brix: double(),
+    ph: double(),
+    saltPlanned: double(),
+    salt: double(),
+    bodyPlanned: double(),
+    body: double(),
+    score: double(),
+    cost: double(),
+    incidents: int().notNull().default(0),
+    lostG: double(),
+    lostCost: double(),
+    /** How far off its yield and its time were, as a share of what was planned. */
+    yieldOff: double().generatedAlwaysAs(sql`(actual_g / nullif(planned_g, 0) - 1)`, { mode: "stored" }),
+    timeOff: double().generatedAlwaysAs(sql`(actual_min / nullif(planned_min, 0) - 1)`, { mode: "stored" }),
+  },
+  t => [
+    index("batch_by_end").on(t.kitchenId, t.finishedAt, t.runId),
+    index("batch_of_formula").on(t.kitchenId, t.formulaId, t.finishedAt),
+    index("batch_of_version").on(t.formulaVersionId, t.finishedAt),
+    index("batch_by_yield").on(t.kitchenId, t.yieldOff, t.runId),
+    index("batch_by_time").on(t.kitchenId, t.timeOff, t.runId),
+    index("batch_by_loss").on(t.kitchenId, t.incidents, t.finishedAt),
+  ],
+);
+
+/** What was weighed in for a line of a formula in a finished batch. */
+export const batchLine = mysqlTable(
+  "batch_line",
+  {
+    runId: id()
+      .notNull()
+      .references(() => run.id),
+    place: int().notNull(),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    formulaId: id().notNull(),
+    lineId: varchar({ length: 40 }).notNull(),
+    massG: double().notNull(),
+    baseG: double().notNull(),
+    at: instant().notNull(),
+  },
+  t => [
+    primaryKey({ columns: [t.runId, t.place] }),
+    index("line_of_formula").on(t.kitchenId, t.formulaId, t.at),
+  ],
+);
+
+/** Why one figure of a batch was out of the ordinary: it stays on the chart and sets no limits. */
+export const batchCause = mysqlTable(
+  "batch_cause",
+  {
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    runId: id()
+      .notNull()
+      .references(() => run.id),
+    figure: varchar({ length: 20 }).notNull(),
+    words: varchar({ length: 200 }).notNull(),
+    personId: id()
+      .notNull()
+      .references(() => person.id),
+    at: instant().notNull(),
+  },
+  t => [primaryKey({ columns: [t.runId, t.figure] })],
+);
 
 /** Kitchen tests of body beside what the sums had said; one taken back stays, and says so. */
 export const bodyReading = mysqlTable(

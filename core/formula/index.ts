@@ -21,6 +21,7 @@ export {
 } from "./document/document";
 export { blankFormula } from "./document/blank";
 export { INTENSITY, SERVED_AS, type ServedAs } from "./document/served-as";
+export { eatenShare } from "./walk/eaten";
 export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./walk/figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./costing/cost";
 export { type StateOut, type WalkOut, walkOut } from "./explain/walk-out";

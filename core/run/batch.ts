@@ -2,7 +2,15 @@ import { type Grams, type Millilitres, g, ml } from "../ground/quantity";
 import { type Result, checkNumber, ok, refuse } from "../ground/result";
 import { netEvaporation, volumeAt20 } from "../things/pot";
 import { TEST_IDS, type TestId, movedTo, readAtC, readThickness } from "../laws/texture";
-import { type PaceReading, kindOf, productMass, productVolume } from "../formula";
+import {
+  FIGURES,
+  type PaceReading,
+  eatenShare,
+  finalState,
+  kindOf,
+  productMass,
+  productVolume,
+} from "../formula";
 import { paceOf } from "./pace";
 import type { RunState } from "./fold";
 import type { Felt } from "./touch";
@@ -40,6 +48,12 @@ export interface BatchStep {
   readonly notes: readonly { readonly text: string; readonly personId: string }[];
 }
 
+/** Foreseen and read; `null` where there is none. */
+export interface Pair {
+  readonly planned: number | null;
+  readonly actual: number | null;
+}
+
 /** The record of a finished run: what was planned, what came out, step by step. */
 export interface BatchRecord {
   readonly startedAt: number | null;
@@ -54,6 +68,18 @@ export interface BatchRecord {
   readonly score?: number;
   /** Body by the last kitchen test of it, beside what was planned, 0–100 where it is eaten; absent where nobody tested. */
   readonly thickness?: { readonly planned: number; readonly actual: number };
+  /** Read at the end beside what was foreseen: °Brix, per cent of salt in what is eaten, pH; absent in older batches. */
+  readonly measured?: {
+    readonly brix: Pair;
+    readonly saltPct: Pair;
+    readonly ph: Pair;
+  };
+  /** Its pot: the one it stood in longest; absent in older batches. */
+  readonly vesselId?: string | null;
+  /** What went in had cost, in the kitchen’s currency; `null` without prices. */
+  readonly cost?: number | null;
+  /** What was weighed in for lines of the formula. */
+  readonly weighed?: readonly { readonly lineId: string; readonly massG: number }[];
   /** What went wrong and what it cost, g. */
   readonly incidents?: readonly {
     readonly words: string;
@@ -159,6 +185,7 @@ export function batchRecord(run: RunState): BatchRecord {
       ? (run.finishedAt - run.startedAt) / 60_000
       : null;
   const thickness = thicknessIn(run);
+  const last = finalState(planned.states);
   const score = run.told.tastings.findLast(tasting => tasting.score !== null)?.score;
   return {
     startedAt: run.startedAt,
@@ -169,6 +196,24 @@ export function batchRecord(run: RunState): BatchRecord {
     minutes: compared("whole run", "min", planned.totalS / 60, total),
     strainYield: strainYieldOf(run),
     seasoned: seasonedIn(run),
+    measured: {
+      brix: { planned: last ? FIGURES.brix.of(last) : null, actual: lastRead(run, "brix") },
+      saltPct: {
+        planned: last ? eatenShare(last, "salt") : null,
+        // What went in is known, what it stands in only by weight.
+        actual: measured ? eatenShare({ pot: run.pot }, "salt") : null,
+      },
+      ph: { planned: null, actual: lastRead(run, "ph") },
+    },
+    vesselId: potOf(run),
+    cost: last && last.cost > 0 ? last.cost : null,
+    weighed: run.steps.flatMap(({ readings }) =>
+      readings.flatMap(r =>
+        r.kind === "added" && r.lineId !== undefined && r.massG !== undefined
+          ? [{ lineId: r.lineId, massG: r.massG }]
+          : [],
+      ),
+    ),
     ...(score != null && { score }),
     ...(thickness && { thickness }),
     paces: run.steps.flatMap(step => paceOf(step) ?? []),
@@ -179,6 +224,26 @@ export function batchRecord(run: RunState): BatchRecord {
     })),
     touches: run.told.touches.map(({ touch, temperatureC }) => ({ touch, temperatureC })),
   };
+}
+
+/** The last an instrument showed in a run. */
+const lastRead = (run: RunState, what: "brix" | "ph"): number | null =>
+  run.steps.flatMap(({ readings }) => readings).findLast(r => r.kind === "measured" && r.what === what)
+    ?.value ?? null;
+
+/** The pot it stood in longest, as it was foreseen where nobody timed it. */
+function potOf(run: RunState): string | null {
+  const minutes = new Map<string, number>();
+  for (const step of run.steps) {
+    const id = (step.foreseen ?? step.planned).vessel?.id;
+    if (id) minutes.set(id, (minutes.get(id) ?? 0) + (minutesOf(step) ?? step.planned.durationS / 60));
+  }
+  return (
+    [...minutes].reduce<[string, number] | null>(
+      (most, one) => (!most || one[1] > most[1] ? one : most),
+      null,
+    )?.[0] ?? null
+  );
 }
 
 /**
