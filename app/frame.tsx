@@ -21,6 +21,7 @@ const SECTIONS = [
   { to: "/bench", label: "Bench" },
   { to: "/day", label: "Day" },
   { to: "/book", label: "Book" },
+  { to: "/ledger", label: "Ledger" },
   { to: "/larder", label: "Larder" },
   { to: "/kit", label: "Kit" },
 ];

@@ -10,6 +10,7 @@ export const AUDIT_VERBS = [
   "body-reading-undone",
   "burner",
   "burner moved",
+  "cause",
   "fact",
   "formula.branched",
   "formula.brought in",

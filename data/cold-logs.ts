@@ -91,6 +91,26 @@ export async function listLogs(
   return logs.map(log => ({ log, entries: entries.get(log.id) ?? [] }));
 }
 
+/** Logs of cooling that belong to these runs. */
+export async function coolingOf(
+  db: Queries,
+  kitchenId: string,
+  runIds: readonly string[],
+): Promise<{ readonly log: StoredLog; readonly entries: readonly LogEntry[] }[]> {
+  if (!runIds.length) return [];
+  const logs = await db
+    .select()
+    .from(coldLog)
+    .where(
+      and(eq(coldLog.kitchenId, kitchenId), eq(coldLog.kind, "cooling"), inArray(coldLog.runId, [...runIds])),
+    );
+  const entries = await entriesOf(
+    db,
+    logs.map(log => log.id),
+  );
+  return logs.map(log => ({ log, entries: entries.get(log.id) ?? [] }));
+}
+
 /** Adds to a log; sent twice it stands once. @returns whether the log is this kitchen’s and still open */
 export const addEntry = (
   db: Database,

@@ -6,6 +6,25 @@ export {
   signaturesOf,
   standardOf,
 } from "./signatures";
+export {
+  LEDGER_GROUPS,
+  LEDGER_SORTS,
+  type LedgerCursor,
+  type LedgerFilter,
+  type LedgerGroup,
+  type LedgerPoint,
+  type LedgerRow,
+  type LedgerSort,
+  type Cause,
+  causesSince,
+  chartedBatches,
+  incidentsSince,
+  ledgerGroups,
+  ledgerPage,
+  ledgerSauces,
+  sayCause,
+  wastedSince,
+} from "./ledger";
 export { type Connection, type Database, database, openDatabase } from "./connection";
 export { migrateDatabase } from "./migrate";
 export { type KitchenSnapshot, insertKitchen, firstKitchen, readSnapshot } from "./kitchens";
@@ -125,4 +144,4 @@ export {
   unpin,
 } from "./day";
 export { type NewLot, addLot, listLots, listPars, moveLot, pourLot, savePar, settleLot } from "./lots";
-export { type LogEntry, type StoredLog, addEntry, findLog, listLogs, startLog } from "./cold-logs";
+export { type LogEntry, type StoredLog, addEntry, coolingOf, findLog, listLogs, startLog } from "./cold-logs";

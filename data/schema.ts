@@ -732,7 +732,7 @@ export const coldLog = mysqlTable(
     startedAt: instant().notNull(),
     startedBy: byPerson(),
   },
-  t => [index("log_of_kitchen").on(t.kitchenId, t.startedAt)],
+  t => [index("log_of_kitchen").on(t.kitchenId, t.startedAt), index("log_of_run").on(t.kitchenId, t.runId)],
 );
 
 export const coldEntry = mysqlTable(

@@ -1,8 +1,11 @@
 import { ulid } from "ulid";
-import { cookThrough } from "../devices/cook";
+import { type Cooking, cookThrough } from "../devices/cook";
 import { chance, seedOf } from "../devices/random";
 import { trueKitchen } from "../devices/true-kitchen";
 import { type FormulaDocument, type KitchenData, atSize } from "../core/formula";
+import { EARLIER_VERSIONS } from "./earlier";
+import { TEN_WEEKS } from "./ten-weeks";
+import { FACTS } from "../core/ground/facts";
 import { g } from "../core/ground/quantity";
 import type { RunEvent, RunPayload } from "../core/run";
 
@@ -12,18 +15,25 @@ export interface DemoRun {
   readonly id: string;
   readonly formulaId: string;
   readonly document: FormulaDocument;
+  readonly earlier: boolean;
   readonly burnerId: string;
   readonly personId: string;
   readonly startedAt: Date;
   readonly events: readonly RunEvent[];
 }
 
-interface Planned {
+export interface Planned {
   readonly formulaId: string;
   readonly baseG?: number;
   readonly burnerId: string;
   readonly personId: string;
   readonly hoursAgo: number;
+  /** Whose hand it is, where it shows. */
+  readonly hand?: Cooking["hand"];
+  /** Cooked by the version before today’s. */
+  readonly earlier?: boolean;
+  /** The burner gives less than it did, as a share. */
+  readonly weak?: number;
   readonly besides?: (document: FormulaDocument) => {
     readonly stepId: string;
     readonly share: number;
@@ -137,6 +147,12 @@ const PLANNED: readonly Planned[] = [
   { formulaId: "cider-juniper-pan-sauce", burnerId: "open-7", personId: "noor", hoursAgo: 0.12 },
 ];
 
+/** The stove, its open burners giving less: for a run on one of them. */
+const weakened = (truth: KitchenData, share: number): KitchenData => ({
+  ...truth,
+  facts: { ...truth.facts, gasPro: (truth.facts.gasPro ?? FACTS.gasPro.value) * share },
+});
+
 /** @param now what is not over by then is on the fire */
 export function livedIn(
   formulas: Readonly<Record<string, FormulaDocument>>,
@@ -145,8 +161,8 @@ export function livedIn(
 ): DemoRun[] {
   // One kitchen has one stove: what its batches teach of it agrees.
   const truth = trueKitchen(kitchen, seedOf(kitchen.name));
-  return PLANNED.flatMap((one, n): DemoRun[] => {
-    const whole = formulas[one.formulaId];
+  return [...PLANNED, ...TEN_WEEKS].flatMap((one, n): DemoRun[] => {
+    const whole = one.earlier ? EARLIER_VERSIONS[one.formulaId]?.document : formulas[one.formulaId];
     if (!whole) return [];
     const document = one.baseG ? atSize(whole, g(one.baseG)) : whole;
     const startAt = now.getTime() - one.hoursAgo * HOUR_MS;
@@ -155,7 +171,8 @@ export function livedIn(
     const events = cookThrough({
       document,
       kitchen,
-      truth,
+      truth: one.weak ? weakened(truth, one.weak) : truth,
+      ...(one.hand && { hand: one.hand }),
       burnerId: one.burnerId,
       personId: one.personId,
       startAt,
@@ -169,6 +186,7 @@ export function livedIn(
         id: ulid(startAt, uniform),
         formulaId: one.formulaId,
         document,
+        earlier: one.earlier ?? false,
         burnerId: one.burnerId,
         personId: one.personId,
         startedAt: new Date(startAt),

@@ -7,7 +7,6 @@ import {
   type RunEnd,
   appendEvents,
   bringInVersion,
-  findFormula,
   startRun,
   insertFormula,
   insertKitchen,
@@ -31,7 +30,7 @@ import { DEMO_KITCHEN, DEMO_PEOPLE, KITCHEN_ID } from "./kitchen";
 
 const DAY_MS = 24 * 3600 * 1000;
 /** What stands on the Bench was written before it was signed and cooked. */
-const WRITTEN_DAYS_AGO = 13;
+const WRITTEN_DAYS_AGO = 76;
 
 /**
  * Writes the demo kitchen into an empty database, all or nothing. A database that holds a kitchen is left as it is.
@@ -80,14 +79,15 @@ async function scoreOf(db: Database, versionId: string): Promise<number | null> 
 async function putToWork(db: Database, now: Date): Promise<void> {
   const kitchen = { ...DEMO_KITCHEN, formulas: DEMO_FORMULAS };
   for (const run of livedIn(DEMO_FORMULAS, kitchen, now)) {
-    const stored = await findFormula(db, KITCHEN_ID, run.formulaId);
-    if (!stored) continue;
+    const versions = await listVersions(db, KITCHEN_ID, run.formulaId);
+    const version = versions[run.earlier ? 1 : 0];
+    if (!version) continue;
     const basis = basisOf(run.document, kitchen, run.burnerId);
     const runId = await startRun(db, {
       id: run.id,
       kitchenId: KITCHEN_ID,
       formulaId: run.formulaId,
-      formulaVersionId: stored.versionId,
+      formulaVersionId: version.versionId,
       baseG: run.document.base.massG,
       burnerId: run.burnerId,
       personId: run.personId,
@@ -140,7 +140,7 @@ async function loadKitchen(db: Database, now: Date, written: Date): Promise<bool
         continue;
       }
       const then = new Date(now.getTime() - earlier.daysAgo * DAY_MS);
-      await insertFormula(tx, { ...common, document: earlier.document, now: then });
+      await insertFormula(tx, { ...common, document: earlier.document });
       await keepVersion(tx, { ...common, rowVersion: 1, reason: earlier.kept, now: then, basis });
       await bringInVersion(tx, { ...common, document, reason: earlier.changedBecause });
     }

@@ -9,6 +9,7 @@ import {
   saveDay,
   saveMenuLine,
   savePar,
+  listBatches,
   startLog,
   tick,
 } from "../data";
@@ -177,21 +178,25 @@ const QUICK: readonly (readonly [number, number])[] = [
   [64, 4.6],
 ];
 
+/** From the end of a batch to the first reading of its cooling. */
+const PUT_DOWN_MS = 10 * 60_000;
+
 async function logs(db: Database, now: Date): Promise<void> {
+  const batches = await listBatches(db, KITCHEN_ID);
   const write = async (
-    before: number,
     log: { name: string; massG: number; method: "ice-bath" | "ice-bath-still"; vesselId: string },
     readings: typeof SLOW,
     by: string,
     actions: readonly (readonly [number, string])[],
   ) => {
-    const begun = new Date(now.getTime() - before);
+    const made = batches.find(batch => batch.name === log.name);
+    const begun = new Date((made?.finishedAt ?? now).getTime() + PUT_DOWN_MS);
     const id = ulid(begun.getTime());
     const change = { kitchenId: KITCHEN_ID, personId: by, now: begun };
     await startLog(db, change, {
       id,
       kind: "cooling",
-      runId: null,
+      runId: made?.runId ?? null,
       lotId: null,
       profile: "fda",
       limitC: null,
@@ -229,7 +234,6 @@ async function logs(db: Database, now: Date): Promise<void> {
     });
   };
   await write(
-    3 * DAY,
     { name: "Mushroom and barley stock", massG: 15_800, method: "ice-bath-still", vesselId: "tall-1" },
     SLOW,
     "petr",
@@ -239,7 +243,6 @@ async function logs(db: Database, now: Date): Promise<void> {
     ],
   );
   await write(
-    2 * DAY,
     { name: "Guinea-fowl brown stock", massG: 9_300, method: "ice-bath", vesselId: "insert-30" },
     QUICK,
     "tomas",

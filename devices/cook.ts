@@ -29,6 +29,8 @@ export interface Cooking {
   readonly seed: number;
   /** Gives an event its id: unique, rising with time. */
   readonly idAt: (at: number) => string;
+  /** Whose hand it is: how much salt goes in, and where a reduction is stopped, as shares of what is written. */
+  readonly hand?: { readonly salt?: number; readonly stopsAt?: number };
   /** What else was said of it, at a share of a step. */
   readonly besides?: readonly {
     readonly stepId: string;
@@ -46,6 +48,7 @@ const STOP_SD = 0.015;
 /** Steps by the clock end about on time. */
 const CLOCK_SD = 0.05;
 const SCALE_SD_G = 4;
+const SALT = /(?:^|-)salt$/;
 const BETWEEN_MS = 40_000;
 const JUG_SD = 0.01;
 
@@ -86,14 +89,17 @@ function cookStep(
 ): number {
   const stepId = plan.step.id;
   log(beginAt, { kind: "step-begun", stepId });
-  for (const line of plan.lines)
-    if (line.massG >= WORTH_WEIGHING_G)
+  const { salt = 1 } = cooking.hand ?? {};
+  for (const line of plan.lines) {
+    const own = SALT.test(line.ingredientId) ? salt : 1;
+    if (line.massG >= WORTH_WEIGHING_G || (own !== 1 && line.massG > 0))
       log(beginAt + 1000, {
         kind: "added",
         stepId,
         lineId: line.lineId,
-        massG: Math.round(line.massG * (1 + HAND_SD * normal())),
+        massG: Math.round(10 * own * line.massG * (1 + HAND_SD * normal())) / 10,
       });
+  }
   const toMark = kindOf(plan.step).endsAtMark ? markOf(cooking, index, events) : null;
   const lastsS = toMark
     ? toMark.seconds * (1 + STOP_SD * normal())
@@ -123,11 +129,12 @@ function cookStep(
 
 /** When the pot as it is comes to where the formula stops it, s, and what it weighs on the way. */
 function markOf(
-  { document, kitchen, truth, burnerId }: Cooking,
+  { document, kitchen, truth, burnerId, hand }: Cooking,
   index: number,
   events: readonly RunEvent[],
 ): { readonly seconds: number; readonly massAt: (s: number) => number } | null {
-  const wanted = fold(events, document, openKitchen(kitchen, {}, burnerId)).steps[index]?.foreseen?.massG;
+  const written = fold(events, document, openKitchen(kitchen, {}, burnerId)).steps[index]?.foreseen?.massG;
+  const wanted = written === undefined ? undefined : written * (hand?.stopsAt ?? 1);
   const open = openKitchen(truth, {}, burnerId);
   const begunAt = Date.parse(events.at(-1)?.at ?? "");
   const goes = asItGoes(document, fold(events, document, open), begunAt);

@@ -1,6 +1,15 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { CHART, RULES, capabilityOf, controlChart, driftOf } from ".";
+import {
+  CHART,
+  type ChartedBatch,
+  RULES,
+  capabilityOf,
+  controlChart,
+  driftOf,
+  seriesInWords,
+  seriesOf,
+} from ".";
 import { valueOf } from "../ground/result";
 
 /** Twelve yields, kg/kg, and the band their recipe allows. Check values J-1 … J-4 of the design’s models. */
@@ -135,5 +144,60 @@ describe("keeping to the band", () => {
     expect(open.cp).toBeNull();
     expect(open.cpk).toBeCloseTo((0.40625 - 0.38) / (3 * 0.008057), 2);
     expect(capabilityOf(YIELDS.slice(0, 7), BAND).ok).toBe(false);
+  });
+});
+
+describe("a sauce from batch to batch", () => {
+  const NOTHING = {
+    plannedG: null,
+    actualG: null,
+    plannedMin: null,
+    actualMin: null,
+    brixPlanned: null,
+    brix: null,
+    ph: null,
+    saltPlanned: null,
+    salt: null,
+    bodyPlanned: null,
+    body: null,
+    score: null,
+  };
+  const salted = (salts: readonly (number | null)[], version = 1): ChartedBatch[] =>
+    salts.map((salt, i) => ({ ...NOTHING, runId: `r${version}-${i}`, at: i, version, salt, saltPlanned: 1 }));
+  const steady = [1, 1.02, 0.98, 1.01, 0.99, 1, 1.02, 0.99, 1.01, 0.98, 1, 1.01];
+  test("a new version is a new phase: its own middle, its own limits", () => {
+    const batches = [
+      ...salted(steady, 1),
+      ...salted(
+        steady.map(x => x + 0.3),
+        2,
+      ),
+    ];
+    const { phases } = seriesOf(batches, "salt", {});
+    expect(phases.map(p => [p.version, p.from, p.to])).toEqual([
+      [1, 0, 11],
+      [2, 12, 23],
+    ]);
+    expect(phases[1]?.chart?.mean).toBeCloseTo((phases[0]?.chart?.mean ?? 0) + 0.3, 9);
+    expect(seriesOf(batches, "salt", {}).open).toBe(false);
+  });
+  test("a drift is told with the batches until it leaves its band, and closes the talk of capability", () => {
+    const series = seriesOf(salted(Array.from({ length: 14 }, (_, i) => 0.96 + i * 0.01)), "salt", {});
+    expect(series.drift?.drifting).toBe(true);
+    expect(series.open).toBe(true);
+    expect(seriesInWords(series, "salt").join(" ")).toMatch(/climbs by 0.010 % a batch: about \d+ more/);
+    expect(series.capability).toBeNull();
+  });
+  test("a batch whose cause is said keeps its place and closes its alarm; what nobody measured is counted", () => {
+    const batches = salted([...steady, 1.6, null]);
+    expect(seriesOf(batches, "salt", {}).open).toBe(true);
+    const told = seriesOf(batches, "salt", { "r1-12": "salted twice" });
+    expect(told.open).toBe(false);
+    expect(told.points.at(-1)).toMatchObject({ value: 1.6, cause: "salted twice" });
+    expect(told.unmeasured).toBe(1);
+    expect(seriesInWords(told, "salt").at(-1)).toBe("In 1 batch nobody measured it.");
+  });
+  test("before anything was measured it says that, and no more", () => {
+    expect(seriesInWords(seriesOf([], "ph", {}), "ph")).toEqual(["Nobody has measured its pH yet."]);
   });
 });

@@ -1,4 +1,4 @@
-import { jStat } from "jstat";
+import { normalShare } from "../ground/distributions";
 import { mean, median } from "simple-statistics";
 import { type Result, ok } from "../ground/result";
 import { CHART, refusedSeries } from "./chart";
@@ -56,7 +56,7 @@ export function driftOf(values: readonly number[], band: Band | null = null): Re
   const tied = [...ties.values()].reduce((sum, t) => sum + t * (t - 1) * (2 * t + 5), 0);
   const variance = (n * (n - 1) * (2 * n + 5) - tied) / 18;
   const z = s === 0 || variance <= 0 ? 0 : (s - Math.sign(s)) / Math.sqrt(variance);
-  const p = 2 * jStat.normal.cdf(-Math.abs(z), 0, 1);
+  const p = 2 * normalShare(-Math.abs(z));
   const ranges = values.slice(1).map((x, i) => Math.abs(x - (values[i] ?? x)));
   const width = band && band.low !== null && band.high !== null ? band.high - band.low : null;
   const matters = width === null ? mean(ranges) / CHART.d2 : SHARE_OF_BAND * width;

@@ -15,7 +15,7 @@ import { paceOf } from "./pace";
 import type { RunState } from "./fold";
 import type { Felt } from "./touch";
 import { type Seasoned, seasonedIn } from "./seasoning";
-import { fixInWords, incidentInWords, tastingInWords } from "./told";
+import { type Incident, fixInWords, incidentInWords, tastingInWords } from "./told";
 import type { StepProgress } from "./progress";
 
 /** Planned beside actual. `deviation` is (actual − planned)/planned; `null` where one side is missing. */
@@ -82,6 +82,8 @@ export interface BatchRecord {
   readonly weighed?: readonly { readonly lineId: string; readonly massG: number }[];
   /** What went wrong and what it cost, g. */
   readonly incidents?: readonly {
+    /** What it was; absent in older batches. */
+    readonly what?: Incident["what"];
     readonly words: string;
     readonly lostG: number | null;
     /** What was lost, in the kitchen’s currency; `null` where nobody weighed it or it has no price. */
@@ -218,6 +220,7 @@ export function batchRecord(run: RunState): BatchRecord {
     ...(thickness && { thickness }),
     paces: run.steps.flatMap(step => paceOf(step) ?? []),
     incidents: run.told.incidents.map(one => ({
+      what: one.what,
       words: incidentInWords(one),
       lostG: one.lostG,
       cost: costOfLoss(run, one.stepId, one.lostG),

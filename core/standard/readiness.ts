@@ -1,3 +1,4 @@
+import { TOLERANCE } from "../control";
 import { type Result, ok, refuse } from "../ground/result";
 import type { BatchRecord } from "../run";
 
@@ -123,9 +124,6 @@ function isAlarm(values: readonly number[]): boolean {
   const sigma = ranges.reduce((sum, r) => sum + r, 0) / ranges.length / RANGE_OVER_SIGMA;
   return sigma > 0 && Math.abs(last - mean) > ALARM_SIGMAS * sigma;
 }
-
-/** What counts as inside where the house has not said. Our estimate. */
-const TOLERANCE = { yield: 0.08, time: 0.2, salt: 0.1, thickness: 0.08 };
 
 /**
  * What batches have measured of a version: how much came out, how long it took, and what salt it took against what the

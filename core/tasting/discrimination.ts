@@ -1,4 +1,4 @@
-import { jStat } from "jstat";
+import { betaInverse } from "../ground/distributions";
 import { type Problem, type Result, ok, refuse } from "../ground/result";
 
 /** Whether people can tell two sauces apart, or prefer one: exact, for the few answers a kitchen gets. */
@@ -168,8 +168,8 @@ export function discriminated(
   const p = pOf(test, n, right);
   const power = powerOf(test, n, WORTH_FINDING, level);
   const { chance, sides } = ASKED[test];
-  const lo = right === 0 ? 0 : jStat.beta.inv(level / 2, right, n - right + 1);
-  const hi = right === n ? 1 : jStat.beta.inv(1 - level / 2, right + 1, n - right);
+  const lo = right === 0 ? 0 : betaInverse(level / 2, right, n - right + 1);
+  const hi = right === n ? 1 : betaInverse(1 - level / 2, right + 1, n - right);
   const noticing = (share: number): number =>
     sides === 2 ? share : Math.max(0, (share - chance) / (1 - chance));
   return ok({

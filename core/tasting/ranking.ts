@@ -1,4 +1,4 @@
-import { jStat } from "jstat";
+import { chiSquareShare } from "../ground/distributions";
 import { type Result, ok, refuse } from "../ground/result";
 
 /** Which of several sauces ranks best, by what judges put in order. */
@@ -53,7 +53,7 @@ export function ranked(ranks: readonly (readonly number[])[]): Result<Ranked> {
   const correction = 1 - tied / (b * (t ** 3 - t));
   const statistic = correction > 0 ? plain / correction : 0;
   const exact = tied === 0 && b <= (EXACT_JUDGES[t] ?? 0);
-  const p = exact ? exactTail(b, t, squares) : 1 - jStat.chisquare.cdf(statistic, t - 1);
+  const p = exact ? exactTail(b, t, squares) : 1 - chiSquareShare(statistic, t - 1);
   return ok({
     sums,
     statistic,

@@ -1,4 +1,4 @@
-import { jStat } from "jstat";
+import { fShare, studentInverse } from "../ground/distributions";
 import { mean, sampleStandardDeviation } from "simple-statistics";
 import { type Result, ok, refuse } from "../ground/result";
 
@@ -31,7 +31,7 @@ export function scored(scores: readonly number[]): Result<Scored> {
   const n = scores.length;
   const middle = mean([...scores]);
   const sd = sampleStandardDeviation([...scores]);
-  const half = (jStat.studentt.inv(1 - LEVEL / 2, n - 1) * sd) / Math.sqrt(n);
+  const half = (studentInverse(1 - LEVEL / 2, n - 1) * sd) / Math.sqrt(n);
   return ok({ mean: middle, sd, lo: middle - half, hi: middle + half, n });
 }
 
@@ -79,14 +79,14 @@ export function scoresCompared(table: readonly (readonly number[])[]): Result<Sc
   const errorVariance = left / df;
   // Judges who agree to the last point leave nothing to compare with.
   const f = errorVariance > 1e-12 ? between / (t - 1) / errorVariance : between > 1e-12 ? Infinity : 0;
-  const p = f === Infinity ? 0 : f === 0 ? 1 : 1 - jStat.centralF.cdf(f, t - 1, df);
+  const p = f === Infinity ? 0 : f === 0 ? 1 : 1 - fShare(f, t - 1, df);
   return ok({
     means,
     errorVariance,
     f,
     p,
     shown: p <= LEVEL,
-    leastDifference: jStat.studentt.inv(1 - LEVEL / 2, df) * Math.sqrt((2 * errorVariance) / b),
+    leastDifference: studentInverse(1 - LEVEL / 2, df) * Math.sqrt((2 * errorVariance) / b),
     judges: b,
   });
 }

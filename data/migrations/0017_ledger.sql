@@ -45,6 +45,7 @@ ALTER TABLE `batch_cause` ADD CONSTRAINT `batch_cause_person_id_person_id_fk` FO
 ALTER TABLE `batch_line` ADD CONSTRAINT `batch_line_run_id_run_id_fk` FOREIGN KEY IF NOT EXISTS `batch_line_run_id_run_id_fk` (`run_id`) REFERENCES `run`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE `batch_line` ADD CONSTRAINT `batch_line_kitchen_id_kitchen_id_fk` FOREIGN KEY IF NOT EXISTS `batch_line_kitchen_id_kitchen_id_fk` (`kitchen_id`) REFERENCES `kitchen`(`id`) ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX IF NOT EXISTS `line_of_formula` ON `batch_line` (`kitchen_id`,`formula_id`,`at`);--> statement-breakpoint
+CREATE INDEX IF NOT EXISTS `log_of_run` ON `cold_log` (`kitchen_id`,`run_id`);--> statement-breakpoint
 CREATE INDEX IF NOT EXISTS `batch_by_end` ON `batch` (`kitchen_id`,`finished_at`,`run_id`);--> statement-breakpoint
 CREATE INDEX IF NOT EXISTS `batch_of_formula` ON `batch` (`kitchen_id`,`formula_id`,`finished_at`);--> statement-breakpoint
 CREATE INDEX IF NOT EXISTS `batch_of_version` ON `batch` (`formula_version_id`,`finished_at`);--> statement-breakpoint
