@@ -41,8 +41,8 @@ const wentWrong =
 const TWICE = Array.from({ length: 17 }, (_, i) => 10 * WEEK - i * 3.5 * DAY);
 
 const INCIDENTS: Readonly<Record<number, Besides>> = {
-  4: wentWrong("reduce", "boiled over", 600, "left for the pass"),
-  11: wentWrong("reduce", "burnt", 900, "caught at the edge, thrown away in part"),
+  4: wentWrong("reduce", "boiled over", 250, "left for the pass"),
+  11: wentWrong("reduce", "burnt", 300, "caught at the edge, thrown away in part"),
 };
 
 /** The burner gave all it has until here; then its jets began to clog. */

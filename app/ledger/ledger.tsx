@@ -15,7 +15,7 @@ export { PageError as ErrorBoundary } from "../ui/page-error";
 
 export const meta: Route.MetaFunction = () => [{ title: "Ledger · Hondaro" }];
 
-const FIELD = "h-11 max-w-44 rounded-md border border-rule bg-enamel px-2";
+const FIELD = "h-11 max-w-36 rounded-md border border-rule bg-enamel px-2";
 const SORTS = [
   ["newest", "newest first"],
   ["oldest", "oldest first"],

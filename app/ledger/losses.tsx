@@ -131,7 +131,7 @@ function Cell({ sum, currency, bold = false }: { sum: Sum; currency: string; bol
         <span className="text-faded">–</span>
       ) : (
         <>
-          {sum.cost > 0 ? costInWords(sum.cost, currency) : "no price"}
+          {sum.cost > 0 ? costInWords(sum.cost, currency) : sum.lostG > 0 ? "no price" : "not weighed"}
           <span className="block text-xs font-normal text-faded">
             {printNumber(sum.n)} ×{sum.lostG > 0 && `, ${kg(sum.lostG)}`}
           </span>

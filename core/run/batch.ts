@@ -203,7 +203,7 @@ export function batchRecord(run: RunState): BatchRecord {
       saltPct: {
         planned: last ? eatenShare(last, "salt") : null,
         // What went in is known, what it stands in only by weight.
-        actual: measured ? eatenShare({ pot: run.pot }, "salt") : null,
+        actual: measured ? eatenShare({ pot: run.pot }, "salt", last) : null,
       },
       ph: { planned: null, actual: lastRead(run, "ph") },
     },

@@ -3,14 +3,20 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { valueOf } from "../ground/result";
 import {
+  type Kind,
+  type Seat,
+  checkAnswer,
   discriminated,
   leastRight,
+  outcomeOf,
   powerOf,
   ranked,
   repeats,
   scored,
   scoresCompared,
+  servingPlan,
   tastersNeeded,
+  tastingTold,
 } from ".";
 
 /** Check values I-1 … I-9 of the design’s models. */
@@ -160,5 +166,108 @@ describe("scores", () => {
       { apart: 0.5, accepted: true },
       { apart: 1, accepted: false },
     ]);
+  });
+});
+
+describe("cups", () => {
+  const plan = (kind: Kind, samples: number, seats: number, duplicate = false) =>
+    valueOf(servingPlan(kind, { samples, seats, duplicate, start: 417 }));
+  test("a triangle goes through its six orders equally often; no code stands twice", () => {
+    const seats = plan("triangle", 2, 24);
+    const orders = seats.map(cups => cups.map(c => c.key).join(""));
+    for (const order of ["AAB", "ABA", "BAA", "BBA", "BAB", "ABB"])
+      expect(orders.filter(o => o === order)).toHaveLength(4);
+    const codes = seats.flat().map(c => c.code);
+    expect(new Set(codes).size).toBe(codes.length);
+    expect(codes.every(code => /^\d{3}$/.test(code))).toBe(true);
+  });
+  test.each([3, 4, 5, 6])("%i samples stand at every place, and after every other, equally often", t => {
+    const rows = plan("ranking", t, t % 2 ? 2 * t : t).map(cups => cups.map(c => c.key));
+    const counts = (of: (row: string[]) => string[]) => {
+      const n = new Map<string, number>();
+      for (const x of rows.flatMap(of)) n.set(x, (n.get(x) ?? 0) + 1);
+      return [new Set(n.values()).size, n.size];
+    };
+    expect(counts(row => row.map((key, i) => `${i}${key}`))).toEqual([1, t * t]);
+    expect(counts(row => row.slice(1).map((key, i) => `${row[i]}${key}`))).toEqual([1, t * (t - 1)]);
+  });
+  test("C129 one sample comes twice where judges are to be tried", () => {
+    const [first = []] = plan("scores", 2, 6, true);
+    expect(first.map(c => c.key).sort()).toEqual(["A", "A", "B"]);
+  });
+  test("too few samples, too many cups: refused in words", () => {
+    expect(servingPlan("triangle", { samples: 3, seats: 6, duplicate: false, start: 0 }).ok).toBe(false);
+    const many = servingPlan("scores", { samples: 6, seats: 120, duplicate: true, start: 0 });
+    expect(many.ok).toBe(true);
+    const crowd = servingPlan("ranking", { samples: 4, seats: 121, duplicate: false, start: 0 });
+    expect(!crowd.ok && crowd.problems[0]?.message).toContain("120");
+  });
+});
+
+describe("a panel", () => {
+  const names = ["The old one", "The new one"];
+  const triangle = (rightOnes: number, n = 24): Seat[] =>
+    valueOf(servingPlan("triangle", { samples: 2, seats: n, duplicate: false, start: 5 })).map((cups, i) => {
+      const odd = cups.find(c => cups.filter(d => d.key === c.key).length === 1);
+      const other = cups.find(c => c !== odd);
+      return { cups, answer: { chosen: (i < rightOnes ? odd : other)?.code ?? "" } };
+    });
+  const told = (seats: Seat[]) =>
+    tastingTold("triangle", valueOf(outcomeOf("triangle", 2, seats)), { names, question: "", expected: "A" });
+  test("fourteen of twenty-four: told apart", () => {
+    const { shown, verdict } = told(triangle(14));
+    expect([shown, verdict]).toEqual([true, "People can tell them apart: 14 of 24 were right."]);
+  });
+  test("ten of twenty-four: not shown, and no proof of sameness", () => {
+    const { shown, more } = told(triangle(10));
+    expect(shown).toBe(false);
+    expect(more.join(" ")).toContain("13 of 24 would have shown it.");
+    expect(more.join(" ")).toContain("no proof they are the same");
+  });
+  test("seats without an answer do not count", () => {
+    const seats = triangle(6, 12).map((seat, i) => (i >= 10 ? { ...seat, answer: null } : seat));
+    expect(valueOf(outcomeOf("triangle", 2, seats))).toMatchObject({ found: { n: 10, right: 6 } });
+    expect(outcomeOf("triangle", 2, []).ok).toBe(false);
+  });
+  test("scores of two samples, one of them twice: judges are tried by it", () => {
+    const plan = valueOf(servingPlan("scores", { samples: 2, seats: 8, duplicate: true, start: 9 }));
+    const seats = plan.map((cups, judge): Seat => {
+      let again = 0;
+      return {
+        cups,
+        answer: {
+          scores: Object.fromEntries(
+            cups.map(c => [c.code, c.key === "B" ? 8 - (judge % 2) : 6 + (judge === 0 && again++ ? 2 : 0)]),
+          ),
+        },
+      };
+    });
+    const outcome = valueOf(outcomeOf("scores", 2, seats));
+    const said = tastingTold("scores", outcome, { names, question: "", expected: "A" });
+    expect(said.verdict).toBe("The new one scores best, shown above The old one.");
+    expect(said.more.join(" ")).toContain(
+      "7 of 8 judges scored it the same within half a point; the other 1",
+    );
+  });
+  test("a preference leaves out who has none", () => {
+    const seats = valueOf(
+      servingPlan("paired preference", { samples: 2, seats: 10, duplicate: false, start: 1 }),
+    ).map((cups, i): Seat => ({
+      cups,
+      answer: { chosen: i < 2 ? null : (cups.find(c => c.key === "B")?.code ?? null) },
+    }));
+    const outcome = valueOf(outcomeOf("paired preference", 2, seats));
+    expect(outcome).toMatchObject({ none: 2, found: { n: 8, right: 0, shown: true } });
+    expect(tastingTold("paired preference", outcome, { names, question: "", expected: "A" }).verdict).toBe(
+      "The new one is liked better: 8 of 8 chose it.",
+    );
+  });
+  test("an answer must be one to these cups", () => {
+    const [cups = []] = valueOf(servingPlan("ranking", { samples: 3, seats: 1, duplicate: false, start: 0 }));
+    const codes = cups.map(c => c.code);
+    expect(checkAnswer("ranking", cups, { order: codes }).ok).toBe(true);
+    expect(checkAnswer("ranking", cups, { order: codes.slice(1) }).ok).toBe(false);
+    expect(checkAnswer("triangle", cups, { chosen: "999" }).ok).toBe(false);
+    expect(checkAnswer("triangle", cups, { chosen: null }).ok).toBe(false);
   });
 });
