@@ -22,6 +22,7 @@ const SECTIONS = [
   { to: "/day", label: "Day" },
   { to: "/book", label: "Book" },
   { to: "/ledger", label: "Ledger" },
+  { to: "/tastings", label: "Tastings" },
   { to: "/larder", label: "Larder" },
   { to: "/kit", label: "Kit" },
 ];

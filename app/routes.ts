@@ -3,6 +3,7 @@ import { type RouteConfig, index, layout, route } from "@react-router/dev/routes
 export default [
   route("who", "people/who.tsx"),
   route("first", "people/first.tsx"),
+  route("taste/:code?/:token?", "tastings/taste.tsx"),
   layout("frame.tsx", [
     index("range/range.tsx"),
     route("me", "people/me.tsx"),
@@ -34,6 +35,8 @@ export default [
     route("ledger/charts", "ledger/charts.tsx"),
     route("ledger/charts/:formulaId", "ledger/chart.tsx"),
     route("ledger/losses", "ledger/losses.tsx"),
+    route("tastings", "tastings/tastings.tsx"),
+    route("tastings/:tastingId", "tastings/tasting.tsx"),
     route("larder", "larder/larder.tsx"),
     route("larder/import", "larder/import.tsx"),
     route("larder/:ingredientId", "larder/ingredient.tsx"),

@@ -48,6 +48,8 @@ const TABLES: readonly AnyMySqlTable[] = [
   schema.coldLog,
   schema.coldEntry,
   schema.leftOver,
+  schema.tasting,
+  schema.tastingSeat,
   schema.audit,
 ];
 const SECRET_TABLES: readonly AnyMySqlTable[] = [schema.credential];

@@ -27,6 +27,7 @@ export const AUDIT_VERBS = [
   "person",
   "pin",
   "tablet",
+  "tasting",
   "price",
   "run.started",
   "device.connected",

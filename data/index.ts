@@ -80,7 +80,7 @@ export { findPhoto, keepPhoto, photosBefore } from "./photos";
 export { type Logged, loggedSince, pulseOf } from "./log-tail";
 export { findForecast, keepForecast, readBasis } from "./basis";
 export { addBodyReading, undoBodyReading } from "./body-readings";
-export { bringInVersion, goOnFrom, keepVersion } from "./versions";
+export { bringInVersion, goOnFrom, keepVersion, listVersionsByName } from "./versions";
 export {
   type BookedBatch,
   type RunEnd,
@@ -145,3 +145,21 @@ export {
 } from "./day";
 export { type NewLot, addLot, listLots, listPars, moveLot, pourLot, savePar, settleLot } from "./lots";
 export { type LogEntry, type StoredLog, addEntry, coolingOf, findLog, listLogs, startLog } from "./cold-logs";
+export {
+  type NewTasting,
+  type StoredSeat,
+  type StoredTasting,
+  addTasting,
+  answerSeat,
+  closeTasting,
+  countSeats,
+  decideTasting,
+  findTasting,
+  listTastings,
+  seatBy,
+  seatPanel,
+  takeSeat,
+  tastingByCode,
+  tastingsOf,
+} from "./tastings";
+export type { TastedSample } from "./schema";

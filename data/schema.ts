@@ -15,6 +15,7 @@ import {
   unique,
   varchar,
 } from "drizzle-orm/mysql-core";
+import { type Answer, type Cup, KIND_IDS as TASTING_KINDS } from "../core/tasting";
 import type { FormulaDocument, PaceReading } from "../core/formula";
 import type { FactId } from "../core/ground/facts";
 import { LOG_KINDS } from "../core/day/cold-log";
@@ -768,4 +769,60 @@ export const leftOver = mysqlTable(
     personId: byPerson(),
   },
   t => [index("left_of_day").on(t.kitchenId, t.date)],
+);
+
+/** What stands in the cups of one kind; its version or its batch where there is one. */
+export interface TastedSample {
+  readonly name: string;
+  readonly versionId: string | null;
+  readonly runId: string | null;
+}
+
+/** A blind tasting: what is compared, and how. */
+export const tasting = mysqlTable(
+  "tasting",
+  {
+    id: ulidKey(),
+    kitchenId: ofKitchen(),
+    name: varchar({ length: 120 }).notNull(),
+    kind: mysqlEnum([...TASTING_KINDS]).notNull(),
+    /** What a directed question asks, as in “saltier”. */
+    question: varchar({ length: 60 }).notNull().default(""),
+    /** The sample that was expected to have more of it, fixed beforehand. */
+    expected: char({ length: 1 }).notNull().default("A"),
+    samples: json<readonly TastedSample[]>()().notNull(),
+    /** One sample is served twice, unknown to the judges. */
+    duplicate: boolean().notNull().default(false),
+    /** By which tasters come in without an account; good until then. */
+    code: char({ length: 6 }).notNull(),
+    codeUntil: instant().notNull(),
+    personId: byPerson(),
+    at: instant().notNull(),
+    /** Answers are sealed until then. */
+    closedAt: instant(),
+    /** What was made of it, and why. */
+    decision: varchar({ length: 300 }).notNull().default(""),
+    demo: boolean().notNull().default(false),
+  },
+  t => [index("tasting_of_kitchen").on(t.kitchenId, t.at), index("tasting_by_code").on(t.code)],
+);
+
+/** One taster’s place: the cups before him, and what he said of them. */
+export const tastingSeat = mysqlTable(
+  "tasting_seat",
+  {
+    tastingId: char({ length: 26 })
+      .notNull()
+      .references(() => tasting.id),
+    place: int().notNull(),
+    kitchenId: ofKitchen(),
+    cups: json<readonly Cup[]>()().notNull(),
+    /** Hash of what a taster’s phone proves itself with; `null` while nobody sits here. */
+    token: char({ length: 64 }),
+    name: varchar({ length: 60 }).notNull().default(""),
+    answer: json<Answer>()(),
+    words: varchar({ length: 300 }).notNull().default(""),
+    answeredAt: instant(),
+  },
+  t => [primaryKey({ columns: [t.tastingId, t.place] })],
 );

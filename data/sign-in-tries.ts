@@ -11,6 +11,8 @@ const MOST = {
   name: { points: 100, duration: 15 * 60 },
   /** PINs of one name on one tablet. Four digits hold only because few are tried. */
   pin: { points: 5, duration: 15 * 60 },
+  /** Codes of tastings that let nobody in, from one address. */
+  code: { points: 60, duration: 15 * 60 },
   /** PINs of any name on one tablet. */
   tablet: { points: 20, duration: 15 * 60 },
 } as const;

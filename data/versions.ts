@@ -1,4 +1,4 @@
-import { eq, and } from "drizzle-orm";
+import { and, asc, desc, eq, isNotNull } from "drizzle-orm";
 import { ulid } from "ulid";
 import type { FormulaDocument, KitchenData } from "../core/formula";
 import { type AuditVerb, recordAudit } from "./audit";
@@ -148,3 +148,15 @@ async function changeVersion(
   if (!stored) return null;
   return done ? { ok: true, saved: stored } : { ok: false, current: stored };
 }
+
+/** Versions that were cooked or signed, by name, the latest of each first. */
+export const listVersionsByName = (
+  db: Queries,
+  kitchenId: string,
+): Promise<{ versionId: string; name: string; number: number }[]> =>
+  db
+    .select({ versionId: formulaVersion.id, name: formula.name, number: formulaVersion.number })
+    .from(formulaVersion)
+    .innerJoin(formula, eq(formula.id, formulaVersion.formulaId))
+    .where(and(eq(formulaVersion.kitchenId, kitchenId), isNotNull(formulaVersion.shelvedAt)))
+    .orderBy(asc(formula.name), desc(formulaVersion.number));

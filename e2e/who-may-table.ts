@@ -14,6 +14,7 @@ export const EXPECTED: readonly (readonly [
 ])[] = [
   ["/who", "nobody", "nobody"],
   ["/first", "nobody", "nobody"],
+  ["/taste/:code?/:token?", "nobody", "nobody"],
   ["/me", "viewer", "viewer"],
   ["/people", "chef", "chef"],
   ["/people/changes", "chef", "never"],
@@ -52,6 +53,8 @@ export const EXPECTED: readonly (readonly [
   ["/ledger/charts", "viewer", "never"],
   ["/ledger/charts/:formulaId", "viewer", "cook"],
   ["/ledger/losses", "viewer", "never"],
+  ["/tastings", "viewer", "cook"],
+  ["/tastings/:tastingId", "viewer", "cook"],
   ["/batch/:runId/labels.pdf", "viewer", "never"],
   ["/day/:date/labels.pdf", "viewer", "never"],
   ["/larder", "viewer", "cook"],

@@ -21,6 +21,8 @@ export interface Row {
 export const WHO_MAY: Readonly<Record<string, Row>> = {
   "/who": { GET: "open", POST: "open" },
   "/first": { GET: "open", POST: "open" },
+  // A taster comes in by a code, without an account.
+  "/taste/:code?/:token?": { GET: "open", POST: "open" },
   "/me": { GET: "read", POST: "read" },
   "/people": { GET: "people", POST: "people" },
   "/people/changes": { GET: "people" },
@@ -58,6 +60,8 @@ export const WHO_MAY: Readonly<Record<string, Row>> = {
   "/ledger/charts": { GET: "read" },
   "/ledger/charts/:formulaId": { GET: "read", POST: "edit" },
   "/ledger/losses": { GET: "read" },
+  "/tastings": { GET: "read", POST: "edit" },
+  "/tastings/:tastingId": { GET: "read", POST: "edit" },
   "/batch/:runId/labels.pdf": { GET: "read" },
   "/day/:date/labels.pdf": { GET: "read" },
   "/stove/:runId": { GET: "read" },

@@ -69,7 +69,7 @@ export type Outcome =
 const DISCRIMINATION: Partial<Record<Kind, Discrimination>> = {
   triangle: "triangle",
   "duo-trio": "duo-trio",
-  "paired, directed": "paired, directed",
+  "paired comparison": "paired comparison",
   "paired preference": "paired preference",
 };
 
@@ -142,5 +142,5 @@ export function outcomeOf(
 function isRight(kind: Kind, cups: readonly Cup[], chosen: Cup, expected: string): boolean {
   if (kind === "triangle") return cups.filter(c => c.key === chosen.key).length === 1;
   if (kind === "duo-trio") return cups.find(c => c.reference)?.key === chosen.key;
-  return chosen.key === (kind === "paired, directed" ? expected : "A");
+  return chosen.key === (kind === "paired comparison" ? expected : "A");
 }

@@ -8,7 +8,7 @@ export const ASKED = {
   triangle: { chance: 1 / 3, sides: 1 },
   "duo-trio": { chance: 1 / 2, sides: 1 },
   /** Which has more of something, the direction fixed before anybody tastes. */
-  "paired, directed": { chance: 1 / 2, sides: 1 },
+  "paired comparison": { chance: 1 / 2, sides: 1 },
   "paired preference": { chance: 1 / 2, sides: 2 },
 } as const;
 export type Discrimination = keyof typeof ASKED;

@@ -15,7 +15,7 @@ export const KINDS = {
     samples: [2, 2],
     cups: 3,
   },
-  "paired, directed": { label: "Which has more", says: "Which has more of it?", samples: [2, 2], cups: 2 },
+  "paired comparison": { label: "Which has more", says: "Which has more of it?", samples: [2, 2], cups: 2 },
   "paired preference": {
     label: "Which is liked better",
     says: "Which do you like better?",
@@ -26,7 +26,14 @@ export const KINDS = {
   scores: { label: "Scores", says: "Give each 0 to 10.", samples: [1, 6], cups: null },
 } as const;
 export type Kind = keyof typeof KINDS;
-export const KIND_IDS = Object.keys(KINDS) as Kind[];
+export const KIND_IDS = [
+  "triangle",
+  "duo-trio",
+  "paired comparison",
+  "paired preference",
+  "ranking",
+  "scores",
+] as const satisfies readonly Kind[];
 
 /** One cup as it stands before a taster: its three figures, and what is in it. */
 export interface Cup {
@@ -60,7 +67,7 @@ const DUOS = ["AAB", "BAB", "ABA", "BBA"];
 function rowsOf(kind: Kind, samples: number): string[] {
   if (kind === "triangle") return TRIANGLES;
   if (kind === "duo-trio") return DUOS;
-  if (kind === "paired, directed" || kind === "paired preference") return ["AB", "BA"];
+  if (kind === "paired comparison" || kind === "paired preference") return ["AB", "BA"];
   return balancedRows(samples).map(row => row.map(keyAt).join(""));
 }
 

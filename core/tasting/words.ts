@@ -46,7 +46,7 @@ export function tastingTold(
         : `Which is liked better is not shown: ${a} ${right}, ${b} ${n - right}.`;
       more.push(`${by}. Of all guests ${pct(share.lo)} to ${pct(share.hi)} would choose ${a}.`);
       if (none) more.push(`${none} had no preference and are left out.`);
-    } else if (kind === "paired, directed") {
+    } else if (kind === "paired comparison") {
       verdict = shown
         ? `${name(expected)} is ${question}: ${right} of ${n} said so.`
         : `That ${name(expected)} is ${question} is not shown: ${right} of ${n} said so.`;
