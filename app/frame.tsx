@@ -80,7 +80,7 @@ function Header({ person }: Pick<Route.ComponentProps["loaderData"], "person">) 
       <Link to="/" aria-label="Hondaro, to the Range" className="flex">
         <Wordmark small />
       </Link>
-      <nav aria-label="Sections" className="flex gap-1 sm:gap-2">
+      <nav aria-label="Sections" className="flex flex-wrap gap-x-1 sm:gap-x-2">
         {SECTIONS.map(section => (
           <NavLink
             key={section.to}
@@ -100,7 +100,7 @@ function Header({ person }: Pick<Route.ComponentProps["loaderData"], "person">) 
             no network: what was here last
           </span>
         )}
-        <span className="hidden lg:inline">
+        <span className="hidden xl:inline">
           {kitchen.name}
           {kitchen.demo && " (demo)"} · {printNumber(kitchen.altitudeM)} m · water boils{" "}
           {printNumber(boilsC, 1)} °C

@@ -13,7 +13,6 @@ export {
   type LedgerFilter,
   type LedgerGroup,
   type LedgerPoint,
-  type LedgerRow,
   type LedgerSort,
   type Cause,
   causesSince,
@@ -146,9 +145,6 @@ export {
 export { type NewLot, addLot, listLots, listPars, moveLot, pourLot, savePar, settleLot } from "./lots";
 export { type LogEntry, type StoredLog, addEntry, coolingOf, findLog, listLogs, startLog } from "./cold-logs";
 export {
-  type NewTasting,
-  type StoredSeat,
-  type StoredTasting,
   addTasting,
   answerSeat,
   closeTasting,
@@ -162,4 +158,3 @@ export {
   tastingByCode,
   tastingsOf,
 } from "./tastings";
-export type { TastedSample } from "./schema";

@@ -68,7 +68,7 @@ const query = (db: Queries) =>
     .innerJoin(person, eq(person.id, batch.personId))
     .innerJoin(formulaVersion, eq(formulaVersion.id, batch.formulaVersionId))
     .innerJoin(formula, eq(formula.id, batch.formulaId));
-export type LedgerRow = Awaited<ReturnType<typeof query>>[number];
+type LedgerRow = Awaited<ReturnType<typeof query>>[number];
 
 function asked(kitchenId: string, filter: LedgerFilter): SQL | undefined {
   const { formulaId, personId, burnerId, from, to, only } = filter;

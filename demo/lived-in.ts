@@ -1,13 +1,14 @@
 import { ulid } from "ulid";
-import { type Cooking, cookThrough } from "../devices/cook";
+import { cookThrough } from "../devices/cook";
 import { chance, seedOf } from "../devices/random";
 import { trueKitchen } from "../devices/true-kitchen";
 import { type FormulaDocument, type KitchenData, atSize } from "../core/formula";
 import { EARLIER_VERSIONS } from "./earlier";
+import { type Planned, stepOf } from "./planned";
 import { TEN_WEEKS } from "./ten-weeks";
 import { FACTS } from "../core/ground/facts";
 import { g } from "../core/ground/quantity";
-import type { RunEvent, RunPayload } from "../core/run";
+import type { RunEvent } from "../core/run";
 
 /** A kitchen at work: what was cooked in the last days, and three pots on the Range. All invented; their readings come from the simulated kit. */
 
@@ -22,28 +23,7 @@ export interface DemoRun {
   readonly events: readonly RunEvent[];
 }
 
-export interface Planned {
-  readonly formulaId: string;
-  readonly baseG?: number;
-  readonly burnerId: string;
-  readonly personId: string;
-  readonly hoursAgo: number;
-  /** Whose hand it is, where it shows. */
-  readonly hand?: Cooking["hand"];
-  /** Cooked by the version before today’s. */
-  readonly earlier?: boolean;
-  /** The burner gives less than it did, as a share. */
-  readonly weak?: number;
-  readonly besides?: (document: FormulaDocument) => {
-    readonly stepId: string;
-    readonly share: number;
-    readonly payload: RunPayload;
-  }[];
-}
-
 const HOUR_MS = 3_600_000;
-const stepOf = (document: FormulaDocument, kind: string): string =>
-  document.steps.findLast(step => step.kind === kind)?.id ?? document.steps.at(-1)?.id ?? "";
 
 const seasoned =
   (score: number, words: string) =>

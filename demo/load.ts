@@ -22,7 +22,7 @@ import {
 import { attributesOf, readiness } from "../core/standard";
 import { EARLIER_VERSIONS } from "./earlier";
 import { DEMO_FORMULAS } from "./formulas";
-import { livedIn } from "./lived-in";
+import { type DemoRun, livedIn } from "./lived-in";
 import { planSaturday } from "./saturday";
 import { DEMO_SIGNATURES } from "./signed";
 import { loadTastings } from "./tastings";
@@ -77,10 +77,14 @@ async function scoreOf(db: Database, versionId: string): Promise<number | null> 
   return found.ok ? found.value.score : null;
 }
 
-/** What was cooked in the last days, and what is on the fire. */
-async function putToWork(db: Database, now: Date): Promise<void> {
+/** What was cooked in the last weeks, and what is on the fire. @param which of it, all where nothing is said */
+export async function putToWork(
+  db: Database,
+  now: Date,
+  which: (run: DemoRun) => boolean = () => true,
+): Promise<void> {
   const kitchen = { ...DEMO_KITCHEN, formulas: DEMO_FORMULAS };
-  for (const run of livedIn(DEMO_FORMULAS, kitchen, now)) {
+  for (const run of livedIn(DEMO_FORMULAS, kitchen, now).filter(which)) {
     const versions = await listVersions(db, KITCHEN_ID, run.formulaId);
     const version = versions[run.earlier ? 1 : 0];
     if (!version) continue;

@@ -1,6 +1,5 @@
-import type { FormulaDocument } from "../core/formula";
 import type { RunPayload } from "../core/run";
-import type { Planned } from "./lived-in";
+import { type Planned, stepOf } from "./planned";
 
 /**
  * Ten weeks of the same sauces, before the days that are told one by one: one that drifts, a hand that salts high, a burner
@@ -9,9 +8,6 @@ import type { Planned } from "./lived-in";
 
 const DAY = 24;
 const WEEK = 7 * DAY;
-
-const stepOf = (document: FormulaDocument, kind: string): string =>
-  document.steps.findLast(step => step.kind === kind)?.id ?? document.steps.at(-1)?.id ?? "";
 
 type Besides = NonNullable<Planned["besides"]>;
 

@@ -14,7 +14,16 @@ import { USUAL_DISPLAY } from "~/core/things/house";
 import { g } from "~/core/ground/quantity";
 import { ok } from "~/core/ground/result";
 import { attributesOf, cardOf, readColumns, readiness } from "~/core/standard";
-import { batchesOf, database, findVersion, listVersions, recordsOf, signaturesOf, standardOf } from "~/data";
+import {
+  batchesOf,
+  database,
+  findVersion,
+  listVersions,
+  recordsOf,
+  signaturesOf,
+  standardOf,
+  tastingsOf,
+} from "~/data";
 import { basisAt, kitchenFor, withoutCost } from "../kitchen/kitchen.server";
 import { type SectionWithPerson, holds } from "../people/person.server";
 import { readMass } from "../ui/read";
@@ -51,13 +60,14 @@ export async function readCard(section: SectionWithPerson, versionId: string, as
   const baseG = size?.ok ? size.value : (batches[0]?.baseG ?? version.document.base.massG);
   const document = atSize(version.document, g(baseG));
   const wanted = columnsAsked(asked.columns, kitchen.vessels);
-  const [intervals, signatures, standard, ready, columns, versions] = await Promise.all([
+  const [intervals, signatures, standard, ready, columns, versions, tastings] = await Promise.all([
     intervalsInPool(document, kitchen),
     signaturesOf(db, kitchenId, version.versionId),
     standardOf(db, kitchenId, version.id),
     readyOf(kitchenId, version.versionId),
     wanted?.ok ? columnsInPool(version.document, kitchen, wanted.value) : [],
     listVersions(db, kitchenId, version.id),
+    tastingsOf(db, kitchenId, version.versionId),
   ]);
   const before = versions.filter(v => v.number < version.number).sort((a, b) => b.number - a.number)[0];
   return {
@@ -86,6 +96,7 @@ export async function readCard(section: SectionWithPerson, versionId: string, as
         after: walk(version.document, openKitchen(today)),
       }).map(inWords),
     },
+    tastings,
     cost: holds(section, "cost") ? costOn(document, kitchen) : null,
     display: person.display ?? USUAL_DISPLAY,
   };

@@ -39,7 +39,7 @@ export default function Card({ loaderData, actionData }: Route.ComponentProps) {
   const { signatures, standard, ready, maySign } = loaderData;
   const { basis, asOfToday, since, version, batches, intervals, refusals, asked, display, times } =
     loaderData;
-  const { columns, columnsAsked, printed, code, lastVersion, cost } = loaderData;
+  const { columns, columnsAsked, printed, code, lastVersion, cost, tastings } = loaderData;
   const [query] = useSearchParams();
   const reasons = query.get("reasons") === null ? loaderData.learning : query.get("reasons") === "yes";
   const wall = query.get("look") === "wall";
@@ -287,6 +287,21 @@ export default function Card({ loaderData, actionData }: Route.ComponentProps) {
                   )}
                 </ul>
               )}
+            </div>
+          )}
+          {tastings.length > 0 && (
+            <div>
+              <h2 className="text-lg">Tasted blind</h2>
+              <ul>
+                {tastings.map(tasting => (
+                  <li key={tasting.id}>
+                    <Link to={`/tastings/${tasting.id}`} className="underline underline-offset-4">
+                      {tasting.name}
+                    </Link>
+                    {tasting.decision && <span className="block text-sm text-faded">{tasting.decision}</span>}
+                  </li>
+                ))}
+              </ul>
             </div>
           )}
           <div>

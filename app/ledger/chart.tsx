@@ -83,12 +83,7 @@ export default function ChartPage({ loaderData }: Route.ComponentProps) {
         </ul>
         {series.points.length > 1 && (
           <div className="mt-4">
-            <ControlChartFigure
-              series={series}
-              figure={figure}
-              timeZone={timeZone}
-              summary={said.join(" ")}
-            />
+            <ControlChartFigure series={series} figure={figure} timeZone={timeZone} />
             <p className="mt-1 text-xs text-faded">
               Solid: the middle of a version. Dashed: the limits of ordinary wobble. Dotted: what is wanted. ▲
               out of the ordinary, ◇ its cause is known: it sets no limits. A press on a point opens its

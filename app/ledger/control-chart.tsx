@@ -25,12 +25,10 @@ export function ControlChartFigure({
   series,
   figure,
   timeZone,
-  summary,
 }: {
   series: Series;
   figure: ChartedId;
   timeZone: string;
-  summary: string;
 }) {
   const navigate = useNavigate();
   const { points, phases, band } = series;
@@ -74,7 +72,7 @@ export function ControlChartFigure({
           },
         ];
   return (
-    <div className="relative h-80" role="img" aria-label={summary}>
+    <div className="relative h-80" aria-hidden="true">
       <Line
         data={{
           labels: points.map(point => dayOf(point.at, timeZone)),

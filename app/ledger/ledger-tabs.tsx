@@ -4,7 +4,6 @@ const TABS = [
   ["/ledger", "Batches"],
   ["/ledger/charts", "Charts"],
   ["/ledger/losses", "Losses"],
-  ["/ledger/learned", "Learned"],
 ] as const;
 
 /** The screens of the ledger. */

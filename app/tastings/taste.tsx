@@ -78,7 +78,8 @@ function Cups({ sheet: { name, place, kind, asks, cups } }: { sheet: Sheet }) {
   return (
     <Form method="post" className="mt-6 flex grow flex-col gap-4">
       <p className="text-faded">
-        {name}. Your place is number {place}.
+        {name}
+        <span className="block">Your place is number {place}.</span>
       </p>
       <h1 className="text-3xl">{asks}</h1>
       <p className="text-faded">

@@ -123,13 +123,13 @@ export default function TastingPage({ loaderData, actionData }: Route.ComponentP
           )}
         </section>
       )}
-      <section aria-label="Cups" className="mt-6">
-        <h2 className="text-xl">Who gets which cups, in this order</h2>
-        <p className="text-sm text-faded">
+      <details className="mt-6" open={tasting.closedAt !== null}>
+        <summary className="cursor-pointer text-xl">Who gets which cups, in this order</summary>
+        <p className="mt-1 text-sm text-faded">
           For whoever pours: {names.map((name, i) => `${String.fromCharCode(65 + i)} is ${name}`).join(", ")}.
           Keep it out of the tasters’ sight.
         </p>
-        <ol className="mt-2 columns-1 gap-8 text-sm sm:columns-2 lg:columns-3">
+        <ol aria-label="Cups" className="mt-2 columns-1 gap-8 text-sm sm:columns-2 lg:columns-3">
           {seats.map(seat => (
             <li key={seat.place} className="flex break-inside-avoid gap-3 border-b border-linen py-1">
               <span className="w-6 text-right text-faded">{seat.place + 1}</span>
@@ -140,7 +140,7 @@ export default function TastingPage({ loaderData, actionData }: Route.ComponentP
             </li>
           ))}
         </ol>
-      </section>
+      </details>
       {seats.some(seat => seat.words) && (
         <section aria-label="What they said" className="mt-6">
           <h2 className="text-xl">What they said</h2>

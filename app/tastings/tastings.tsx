@@ -33,9 +33,12 @@ export default function Tastings({ loaderData, actionData }: Route.ComponentProp
           {tastings.length === 0 && <p className="mt-2 text-faded">None yet. Set the first one up beside.</p>}
           <ul className="mt-2 divide-y divide-rule border-y border-rule">
             {tastings.map(t => (
-              <li key={t.id} className="flex flex-wrap items-baseline gap-x-4 gap-y-1 py-3">
-                <span className="w-24 text-sm text-faded">{dayOf(new Date(t.at), timeZone)}</span>
-                <span className="min-w-56 grow">
+              <li
+                key={t.id}
+                className="grid items-baseline gap-x-4 gap-y-1 py-3 sm:grid-cols-[6rem_minmax(0,1fr)_auto]"
+              >
+                <span className="text-sm text-faded">{dayOf(new Date(t.at), timeZone)}</span>
+                <span className="min-w-0">
                   <Link
                     to={`/tastings/${t.id}`}
                     className="text-lg font-semibold underline underline-offset-4 hover:text-copper"
