@@ -29,9 +29,10 @@ const SCRIPTS = [
   "tracker",
   "range",
   "schedule",
+  "ledger",
 ];
 /** What needs the running application, by name. */
-const ALONE = ["routes", "faults", "range"];
+const ALONE = ["routes", "faults", "range", "ledger"];
 
 /** What is measured is put together by what builds the application: sums translated as they are read cost more than they do there. */
 async function putTogether() {
@@ -56,13 +57,13 @@ const measure = (script, env = {}) =>
 /**
  * How fast the sums and the Bench are. Figures depend on the machine; the ratios between them do not much.
  * `routes`: pages alone, in the demo kitchen and in a large one. `range`: 40 live pots and 10 tablets. `tracker`: how good “ready
- * at” is. `schedule`: how good and fast days are planned. `faults`: what hostile inputs and killed processes do to it.
+ * at” is. `ledger`: 100 000 batches. `schedule`: how good and fast days are planned. `faults`: what hostile inputs and killed processes do to it.
  */
 export async function run([what = "speed"]) {
   if (!["speed", "tracker", "schedule", ...ALONE].includes(what))
     throw new Trouble(
       `There is nothing called “${what}” to measure.`,
-      "Type speed, routes, range, tracker, schedule or faults.",
+      "Type speed, routes, range, ledger, tracker, schedule or faults.",
     );
   await ensurePackages();
   if (what === "speed") await ensureSpreadsheet();

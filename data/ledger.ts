@@ -1,4 +1,21 @@
-import { type SQL, and, asc, avg, count, desc, eq, gt, gte, isNotNull, lt, or, sql, sum } from "drizzle-orm";
+import {
+  type SQL,
+  and,
+  asc,
+  avg,
+  count,
+  desc,
+  eq,
+  gt,
+  gte,
+  inArray,
+  isNotNull,
+  lt,
+  lte,
+  or,
+  sql,
+  sum,
+} from "drizzle-orm";
 import type { ChartedBatch } from "../core/control";
 import { recordAudit } from "./audit";
 import type { Database, Queries } from "./connection";
@@ -35,9 +52,8 @@ const columns = {
   runId: batch.runId,
   finishedAt: batch.finishedAt,
   formulaId: batch.formulaId,
-  name: formula.name,
-  version: formulaVersion.number,
-  by: person.name,
+  personId: batch.personId,
+  versionId: batch.formulaVersionId,
   burnerId: batch.burnerId,
   baseG: batch.baseG,
   plannedMl: batch.plannedMl,
@@ -61,14 +77,62 @@ const columns = {
   lostCost: batch.lostCost,
 };
 
-const query = (db: Queries) =>
-  db
-    .select(columns)
-    .from(batch)
-    .innerJoin(person, eq(person.id, batch.personId))
-    .innerJoin(formulaVersion, eq(formulaVersion.id, batch.formulaVersionId))
-    .innerJoin(formula, eq(formula.id, batch.formulaId));
-type LedgerRow = Awaited<ReturnType<typeof query>>[number];
+/**
+ * The names of what batches refer to, looked up once their page is known: joined, the database begins at the names and sorts
+ * every batch there is.
+ */
+async function withNames<T extends { formulaId: string; versionId: string; personId: string }>(
+  db: Queries,
+  rows: readonly T[],
+): Promise<(T & { name: string; version: number; by: string })[]> {
+  if (!rows.length) return [];
+  const of = (which: (row: T) => string) => [...new Set(rows.map(which))];
+  const [sauces, versions, people] = await Promise.all([
+    db
+      .select({ id: formula.id, name: formula.name })
+      .from(formula)
+      .where(
+        inArray(
+          formula.id,
+          of(row => row.formulaId),
+        ),
+      ),
+    db
+      .select({ id: formulaVersion.id, number: formulaVersion.number })
+      .from(formulaVersion)
+      .where(
+        inArray(
+          formulaVersion.id,
+          of(row => row.versionId),
+        ),
+      ),
+    db
+      .select({ id: person.id, name: person.name })
+      .from(person)
+      .where(
+        inArray(
+          person.id,
+          of(row => row.personId),
+        ),
+      ),
+  ]);
+  const name = new Map(sauces.map(one => [one.id, one.name]));
+  const number = new Map(versions.map(one => [one.id, one.number]));
+  const by = new Map(people.map(one => [one.id, one.name]));
+  return rows.map(row => ({
+    ...row,
+    name: name.get(row.formulaId) ?? "",
+    version: number.get(row.versionId) ?? 0,
+    by: by.get(row.personId) ?? "",
+  }));
+}
+
+const bare = (db: Queries) => db.select(columns).from(batch);
+type LedgerRow = Awaited<ReturnType<typeof bare>>[number] & {
+  readonly name: string;
+  readonly version: number;
+  readonly by: string;
+};
 
 function asked(kitchenId: string, filter: LedgerFilter): SQL | undefined {
   const { formulaId, personId, burnerId, from, to, only } = filter;
@@ -108,13 +172,17 @@ export async function ledgerPage(
   const time = by === batch.finishedAt;
   const value = after && (time ? new Date(after.value) : Number(after.value));
   const beyond = down ? lt : gt;
-  const rows = await query(db)
+  const rows = await bare(db)
     .where(
       and(
         asked(kitchenId, filter),
         time ? undefined : isNotNull(by),
         after && value !== null
-          ? or(beyond(by, value as never), and(eq(by, value as never), beyond(batch.runId, after.runId)))
+          ? and(
+              // The bound alone lets the database begin there; the rest settles what stands at the same value.
+              (down ? lte : gte)(by, value as never),
+              or(beyond(by, value as never), and(eq(by, value as never), beyond(batch.runId, after.runId))),
+            )
           : undefined,
       ),
     )
@@ -125,7 +193,10 @@ export async function ledgerPage(
   const key =
     last &&
     (time ? last.finishedAt.toISOString() : String(by === batch.yieldOff ? last.yieldOff : last.timeOff));
-  return { rows: shown, next: rows.length > most && last && key ? { value: key, runId: last.runId } : null };
+  return {
+    rows: await withNames(db, shown),
+    next: rows.length > most && last && key ? { value: key, runId: last.runId } : null,
+  };
 }
 
 export const LEDGER_GROUPS = ["sauce", "cook", "burner", "month"] as const;
@@ -188,31 +259,13 @@ export async function chartedBatches(
   { formulaId, since }: { readonly formulaId: string | null; readonly since: Date | null },
 ): Promise<LedgerPoint[]> {
   const rows = await db
-    .select({
-      runId: batch.runId,
-      at: batch.finishedAt,
-      version: formulaVersion.number,
-      formulaId: batch.formulaId,
-      personId: batch.personId,
-      plannedG: batch.plannedG,
-      actualG: batch.actualG,
-      plannedMin: batch.plannedMin,
-      actualMin: batch.actualMin,
-      brixPlanned: batch.brixPlanned,
-      brix: batch.brix,
-      ph: batch.ph,
-      saltPlanned: batch.saltPlanned,
-      salt: batch.salt,
-      bodyPlanned: batch.bodyPlanned,
-      body: batch.body,
-      score: batch.score,
-    })
+    .select(columns)
     .from(batch)
-    .innerJoin(formulaVersion, eq(formulaVersion.id, batch.formulaVersionId))
     .where(asked(kitchenId, { formulaId, from: since }))
     .orderBy(desc(batch.finishedAt), desc(batch.runId))
     .limit(MOST_CHARTED);
-  return rows.reverse().map(({ at, ...row }) => ({ ...row, at: at.getTime() }));
+  const named = await withNames(db, rows);
+  return named.reverse().map(({ finishedAt, ...row }) => ({ ...row, at: finishedAt.getTime() }));
 }
 
 export interface Cause {
@@ -270,21 +323,22 @@ export const ledgerSauces = (db: Queries, kitchenId: string): Promise<{ id: stri
 const MOST_INCIDENTS = 3000;
 
 /** What went wrong since a day, batch by batch, the latest first. */
-export const incidentsSince = (db: Queries, kitchenId: string, since: Date) =>
-  db
+export async function incidentsSince(db: Queries, kitchenId: string, since: Date) {
+  const rows = await db
     .select({
       runId: batch.runId,
       at: batch.finishedAt,
-      name: formula.name,
-      by: person.name,
+      formulaId: batch.formulaId,
+      versionId: batch.formulaVersionId,
+      personId: batch.personId,
       record: batch.record,
     })
     .from(batch)
-    .innerJoin(person, eq(person.id, batch.personId))
-    .innerJoin(formula, eq(formula.id, batch.formulaId))
     .where(and(eq(batch.kitchenId, kitchenId), gt(batch.incidents, 0), gte(batch.finishedAt, since)))
     .orderBy(desc(batch.finishedAt))
     .limit(MOST_INCIDENTS);
+  return withNames(db, rows);
+}
 
 /** What was thrown away from the cold since a day, with what its batch had cost a gram where that is known. */
 export async function wastedSince(db: Queries, kitchenId: string, since: Date) {

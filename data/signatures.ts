@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, ne } from "drizzle-orm";
+import { and, desc, eq, ne } from "drizzle-orm";
 import { ulid } from "ulid";
 import type { FormulaDocument, KitchenData } from "../core/formula";
 import type { BatchRecord } from "../core/run";
@@ -35,14 +35,18 @@ export const signaturesOf = (db: Queries, kitchenId: string, versionId: string):
     .where(and(eq(signature.kitchenId, kitchenId), eq(signature.formulaVersionId, versionId)))
     .orderBy(desc(signature.at), desc(signature.id));
 
-/** Records of the batches of a version, in the order they were made. */
+/** What batches before these were like says nothing of a sauce of today. */
+const MOST_RECORDS = 200;
+
+/** Records of the latest batches of a version, in the order they were made. */
 export async function recordsOf(db: Queries, kitchenId: string, versionId: string): Promise<BatchRecord[]> {
   const rows = await db
     .select({ record: batch.record })
     .from(batch)
     .where(and(eq(batch.kitchenId, kitchenId), eq(batch.formulaVersionId, versionId)))
-    .orderBy(asc(batch.finishedAt));
-  return rows.map(({ record }) => record);
+    .orderBy(desc(batch.finishedAt))
+    .limit(MOST_RECORDS);
+  return rows.map(({ record }) => record).reverse();
 }
 
 /** The version of a formula that is the standard now; `null` while none is. */

@@ -38,8 +38,8 @@ export async function makeLarge(connection: Connection): Promise<void> {
     of,
   );
   await connection.query(
-    `INSERT INTO batch (run_id, kitchen_id, formula_version_id, base_g, planned_ml, actual_ml, finished_at, record)
-     SELECT id, kitchen_id, formula_version_id, base_g, 9000, 8800, finished_at,
+    `INSERT INTO batch (run_id, kitchen_id, formula_id, person_id, burner_id, formula_version_id, base_g, planned_ml, actual_ml, finished_at, record)
+     SELECT id, kitchen_id, formula_id, started_by, burner_id, formula_version_id, base_g, 9000, 8800, finished_at,
             '{"startedAt":null,"finishedAt":null,"steps":[],"yieldMl":{"what":"yield","unit":"ml","planned":9000,"actual":8800,"deviation":-0.02},"yieldG":{"what":"yield","unit":"g","planned":9000,"actual":null,"deviation":null},"minutes":{"what":"time","unit":"min","planned":300,"actual":310,"deviation":0.03},"strainYield":null}'
      FROM run WHERE kitchen_id = ? AND id LIKE 'made-run-%'`,
     of,
