@@ -33,7 +33,7 @@ export async function place(...more: string[]) {
     let said = "";
     child.stdout.on("data", chunk => (said += String(chunk)));
     await expect
-      .poll(() => said, { timeout: 60_000 })
+      .poll(() => said, { timeout: 240_000 })
       .toContain(`serves the kitchen on http://127.0.0.1:${port}`);
     return { child, said: () => said };
   };
