@@ -142,6 +142,24 @@ describe("when it is done", () => {
     // What differs by less than a balance shows opens no further one.
     expect(carrot(need - 0.1)?.packs?.count).toBe(1);
   });
+  test("what has cooled needs room to stand in: too little of it is a limit that is told", () => {
+    const roomFor = (holdsMl: number) =>
+      openKitchen({
+        ...DEMO_KITCHEN,
+        formulas: DEMO_FORMULAS,
+        appliances: DEMO_KITCHEN.appliances.map(a => (a.id === "walk-in" ? { ...a, holdsMl } : a)),
+      });
+    const menu = [line("trout-fumet", 40)];
+    expect(view(menu, {}, roomFor(900_000)).broken).toEqual([]);
+    const tight = view(menu, {}, roomFor(1000));
+    expect(tight.broken.join(" ")).toMatch(
+      /^Walk-in: [\d.]+ l are to stand there at \d\d:\d\d, there is room for 1.0 l/,
+    );
+    expect(tight.verdict).toContain("1 limit is broken");
+    // What stands there already takes room too.
+    const stock = [{ formulaId: GLACE_ID, massG: 950_000 }];
+    expect(view(menu, { stock }, roomFor(900_000)).broken.join(" ")).toContain("room for 900.0 l");
+  });
   test("ice for what goes into the sink, more than the bare sum", () => {
     const ice = view([line("trout-fumet", 20)]).lists.ice[0];
     // Water from near boiling to 4 °C needs about its own weight of ice: 4.19 · 90 / 340.

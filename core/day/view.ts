@@ -1,3 +1,4 @@
+import { coldSpaceInWords, coldSpaceOf } from "./cold-space";
 import type { Kitchen, Walk } from "../formula";
 import { type Result, ok } from "../ground/result";
 import { capacityOf } from "./jobs";
@@ -70,6 +71,8 @@ export function viewOfDay(input: DayInput, kitchen: Kitchen, weekday: number): R
   const plan = planned.value;
   const { plan: schedule, bufferMin, onTime, lateMin } = plan.schedule;
   const broken = schedule.violations.map(v => ({ of: v.task, words: violationInWords(v, plan, weekday) }));
+  const space = coldSpaceInWords(coldSpaceOf(plan, kitchen, input.stock, input.without), plan, weekday);
+  const limits = [...broken.map(b => b.words), ...(space ? [space] : [])];
   return ok({
     jobs: plan.jobs
       .map((p): JobView => {
@@ -108,9 +111,9 @@ export function viewOfDay(input: DayInput, kitchen: Kitchen, weekday: number): R
     bufferMin,
     onTime,
     lateMin,
-    verdict: verdictOf(plan, broken.length, weekday),
+    verdict: verdictOf(plan, limits.length, weekday),
     chain: chainInWords(plan, kitchen, input.cooks.length, weekday),
-    broken: broken.map(b => b.words),
+    broken: limits,
     input: {
       tasks: plan.jobs.map(p => p.job.task),
       capacity: capacityOf(kitchen, input.cooks.length, new Set(input.without)),
