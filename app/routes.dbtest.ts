@@ -253,7 +253,7 @@ describe("a batch", () => {
     expect(body).toMatchObject({ batch: { runId, startedBy: "Noor Adeyi" } });
     const { body: table } = await answered(batchTable.loader(await argsFor(get("batches.csv"))));
     const rows = String(table).trim().split("\n");
-    expect(rows[0]).toContain("finishedAt,formula,version,by,fromG");
+    expect(rows[0]).toContain("run,finishedAt,formula,version,by,burner,fromG");
     expect(rows.filter(row => row.includes("Guinea-fowl glace"))).toHaveLength(1);
     const { body: listed } = await answered(book.loader(await argsFor(get("book?q=glace"))));
     expect(listed).toMatchObject({ of: 1, cards: [{ batches: 1 }] });

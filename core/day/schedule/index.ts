@@ -1,16 +1,6 @@
-export {
-  type Buffered,
-  CONFIDENCE,
-  type Confidence,
-  type Reason,
-  type Schedule,
-  type ScheduledTask,
-  type Violation,
-  bufferOf,
-  schedule,
-  scheduleWithBuffer,
-  sdOf,
-} from "./plan";
+export { type Buffered, CONFIDENCE, type Confidence, bufferOf, scheduleWithBuffer, sdOf } from "./buffer";
+export { schedule } from "./plan";
+export type { Reason, Schedule, ScheduledTask, Violation } from "./told";
 export {
   type After,
   type AtSetting,
