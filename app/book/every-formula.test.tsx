@@ -13,22 +13,23 @@ import { multiply } from "~/core/formula/scaling/multiply";
 
 const AT_HAND = { snapshot: { ...DEMO_KITCHEN, demo: true, revision: 1 }, madeHere: {} };
 
+type Loaded = ComponentProps<typeof Card>["loaderData"];
+
 /** The card of a formula as the Book shows it, without limits and batches. */
 function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DISPLAY) {
   const sized = multiply(document, factor);
-  const loaderData = {
+  const loaderData: Loaded = {
     basis: deltaOf(DEMO_KITCHEN, DEMO_KITCHEN),
     asOfToday: false,
     since: [],
     version: {
       versionId: "v",
-      formulaId: "f",
       number: 3,
       state: "trial",
       document: sized,
       editedBy: "Noor Adeyi",
       editedAt: new Date(Date.UTC(2026, 10, 23, 9)),
-    },
+    } as unknown as Loaded["version"],
     baseG: sized.base.massG,
     asked: null,
     refusals: [],
@@ -40,6 +41,7 @@ function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DI
     lastVersion: { number: 2, changes: ["salt: 10 g → 12 g"] },
     cost: null,
     batches: [],
+    tastings: [],
     intervals: [],
     signatures: [],
     standard: null,
