@@ -35,8 +35,11 @@ const TABLES: readonly AnyMySqlTable[] = [
   schema.batchLine,
   schema.batchCause,
   schema.bodyReading,
+  schema.learnedMark,
+  schema.yieldReading,
   schema.device,
   schema.photo,
+  schema.referencePhoto,
   schema.day,
   schema.menuLine,
   schema.dayPin,
@@ -50,6 +53,7 @@ const TABLES: readonly AnyMySqlTable[] = [
   schema.leftOver,
   schema.tasting,
   schema.tastingSeat,
+  schema.trial,
   schema.audit,
 ];
 const SECRET_TABLES: readonly AnyMySqlTable[] = [schema.credential];

@@ -22,6 +22,7 @@ export const AUDIT_VERBS = [
   "ingredient",
   "kitchen figures",
   "larder import",
+  "learned",
   "kitchen.founded",
   "password",
   "person",
@@ -29,6 +30,7 @@ export const AUDIT_VERBS = [
   "tablet",
   "tasting",
   "price",
+  "reference photo",
   "run.started",
   "device.connected",
   "device.disconnected",
@@ -37,8 +39,11 @@ export const AUDIT_VERBS = [
   "lot",
   "menu",
   "par",
+  "trial",
   "version.signed",
   "vessel",
+  "yield-reading",
+  "yield-reading-undone",
 ] as const;
 export type AuditVerb = (typeof AUDIT_VERBS)[number];
 

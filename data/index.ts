@@ -7,6 +7,18 @@ export {
   standardOf,
 } from "./signatures";
 export {
+  type KeptYield,
+  type Taken,
+  addYieldReading,
+  learnedMarks,
+  markLearned,
+  seasonedBatches,
+  standings,
+  teachingBatches,
+  undoYieldReading,
+  yieldReadings,
+} from "./learned";
+export {
   LEDGER_GROUPS,
   LEDGER_SORTS,
   type LedgerCursor,
@@ -78,7 +90,7 @@ export {
 export { findPhoto, keepPhoto, photosBefore } from "./photos";
 export { type Logged, loggedSince, pulseOf } from "./log-tail";
 export { findForecast, keepForecast, readBasis } from "./basis";
-export { addBodyReading, undoBodyReading } from "./body-readings";
+export { addBodyReading, listBodyReadings as allBodyReadings, undoBodyReading } from "./body-readings";
 export { bringInVersion, goOnFrom, keepVersion, listVersionsByName } from "./versions";
 export {
   type BookedBatch,
@@ -90,7 +102,6 @@ export {
   listBatches,
   feltLately,
   findBatch,
-  lastSeasoned,
   eventsOf,
   lineWeighings,
   findRun,
@@ -158,3 +169,11 @@ export {
   tastingByCode,
   tastingsOf,
 } from "./tastings";
+export {
+  addTrial,
+  batchesOfVersions,
+  decideTrial,
+  findTrial,
+  listTrials,
+  sampledTastings,
+} from "./trials";

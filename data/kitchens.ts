@@ -1,9 +1,11 @@
 import { eq } from "drizzle-orm";
-import type { KitchenData } from "../core/formula";
+import { type KitchenData, pairKey } from "../core/formula";
+import { type GroupId, counted, habitsOf } from "../core/learning";
 import type { Queries, Transacting } from "./connection";
 import { listBodyReadings } from "./body-readings";
 import { houseOf, loadKit } from "./kit";
 import { loadLarder } from "./larder";
+import { learnedMarks, standings } from "./learned";
 import type { Person } from "./people";
 import { paceReadings } from "./runs";
 import { appliance, burner, ingredient, ingredientPrice, kitchen, person, vessel } from "./schema";
@@ -39,9 +41,25 @@ export async function readSnapshot(db: Transacting, kitchenId: string): Promise<
     const { rowVersion: _row, namesRevision: _names, house, ...own } = found;
     const ingredients = await loadLarder(tx, kitchenId);
     const kit = await loadKit(tx, kitchenId);
-    const bodyReadings = await listBodyReadings(tx, kitchenId);
-    const paces = await paceReadings(tx, kitchenId);
-    return { ...own, house: houseOf(house), ingredients, ...kit, bodyReadings, paceReadings: paces };
+    const marks = await learnedMarks(tx, kitchenId);
+    const standing = standings(marks);
+    const counts = (group: GroupId, key: string, at: number): boolean =>
+      counted([{ at }], standing(group, key)).length > 0;
+    const bodyReadings = (await listBodyReadings(tx, kitchenId)).filter(reading =>
+      counts("body", reading.family, Date.parse(reading.at)),
+    );
+    const paces = await paceReadings(tx, kitchenId, ({ burnerId, vesselId }, at) =>
+      counts("pace", pairKey(burnerId, vesselId), at),
+    );
+    return {
+      ...own,
+      house: houseOf(house),
+      ingredients,
+      ...kit,
+      bodyReadings,
+      paceReadings: paces,
+      habits: habitsOf(marks),
+    };
   });
 }
 

@@ -100,31 +100,39 @@ export async function saveIngredient(
   return inKitchen(
     db,
     change.kitchenId,
-    async tx => {
-      const values = { name: of.name, document: documentOf(of) };
-      if (rowVersion === 0) {
-        const made = await inserted(
-          tx.insert(ingredient).values({ kitchenId: change.kitchenId, id: of.id, ...values }),
-        );
-        if (!made) return "stale";
-      } else {
-        const [done] = await tx
-          .update(ingredient)
-          .set({ ...values, rowVersion: sql`${ingredient.rowVersion} + 1` })
-          .where(
-            and(
-              eq(ingredient.kitchenId, change.kitchenId),
-              eq(ingredient.id, of.id),
-              eq(ingredient.rowVersion, rowVersion),
-            ),
-          );
-        if (done.affectedRows === 0) return "stale";
-      }
-      await recordAudit(tx, { ...change, what: "ingredient", subject: of.id, detail: { name: of.name } });
-      return "saved";
-    },
+    tx => writeIngredient(tx, change, of, rowVersion),
     done => done === "saved",
   );
+}
+
+/** As `saveIngredient`, within a change of more. */
+export async function writeIngredient(
+  tx: Queries,
+  change: Change,
+  of: Ingredient,
+  rowVersion: number,
+): Promise<SaveOutcome> {
+  const values = { name: of.name, document: documentOf(of) };
+  if (rowVersion === 0) {
+    const made = await inserted(
+      tx.insert(ingredient).values({ kitchenId: change.kitchenId, id: of.id, ...values }),
+    );
+    if (!made) return "stale";
+  } else {
+    const [done] = await tx
+      .update(ingredient)
+      .set({ ...values, rowVersion: sql`${ingredient.rowVersion} + 1` })
+      .where(
+        and(
+          eq(ingredient.kitchenId, change.kitchenId),
+          eq(ingredient.id, of.id),
+          eq(ingredient.rowVersion, rowVersion),
+        ),
+      );
+    if (done.affectedRows === 0) return "stale";
+  }
+  await recordAudit(tx, { ...change, what: "ingredient", subject: of.id, detail: { name: of.name } });
+  return "saved";
 }
 
 /**

@@ -14,13 +14,13 @@ import {
   batchesOf,
   feltLately,
   findBatch,
-  lastSeasoned,
   eventsOf,
   findFormula,
   findRun,
   findStoredIngredient,
   findStoredVessel,
   figuresOf,
+  seasonedBatches,
   findVersion,
   importIngredients,
   listCooked,
@@ -267,7 +267,9 @@ describe("runs", () => {
     expect(booked?.record.yieldMl.planned).toBe(batch?.plannedMl);
     expect(booked?.formulaVersionId).toBe(versionId);
     expect(await feltLately(connection.db, KITCHEN_ID)).toEqual([{ touch: "springy", temperatureC: 51.5 }]);
-    expect(await lastSeasoned(connection.db, KITCHEN_ID, STOCK_ID)).toMatchObject({ baseG: booked?.baseG });
+    expect((await seasonedBatches(connection.db, KITCHEN_ID, STOCK_ID))[0]).toMatchObject({
+      baseG: booked?.baseG,
+    });
     await log(event({ kind: "undone", eventId: finished.id }));
     expect((await findRun(connection.db, KITCHEN_ID, runId))?.finishedAt).toBeNull();
     expect(await batchesOf(connection.db, versionId)).toEqual([]);

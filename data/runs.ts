@@ -1,13 +1,6 @@
 import { type SQL, and, asc, count, desc, eq, gte, inArray, isNotNull, isNull, lt, sql } from "drizzle-orm";
 import { ulid } from "ulid";
-import {
-  type BatchRecord,
-  type Felt,
-  PAYLOAD_VERSION,
-  type RunEvent,
-  type Seasoned,
-  type WeighedLine,
-} from "../core/run";
+import { type BatchRecord, type Felt, PAYLOAD_VERSION, type RunEvent, type WeighedLine } from "../core/run";
 import { type KitchenData, type PaceReading, paceReadingSchema } from "../core/formula";
 import { recordAudit } from "./audit";
 import { keepBasis } from "./basis";
@@ -403,15 +396,24 @@ async function settle(
 /** So many batches back a kitchen remembers how its pots went and how things felt. */
 const MOST_REMEMBERED = 400;
 
-/** How fast pots on burners went, the oldest first. */
-export async function paceReadings(db: Queries, kitchenId: string): Promise<PaceReading[]> {
+/** How fast pots on burners went, the oldest first; those that count. */
+export async function paceReadings(
+  db: Queries,
+  kitchenId: string,
+  counts: (reading: PaceReading, at: number) => boolean,
+): Promise<PaceReading[]> {
   const rows = await db
-    .select({ paces: batch.paces })
+    .select({ paces: batch.paces, at: batch.finishedAt })
     .from(batch)
     .where(and(eq(batch.kitchenId, kitchenId), isNotNull(batch.paces)))
     .orderBy(desc(batch.finishedAt))
     .limit(MOST_REMEMBERED);
-  return rows.reverse().flatMap(({ paces }) => paceReadingSchema.array().parse(paces ?? []));
+  return rows.reverse().flatMap(({ paces, at }) =>
+    paceReadingSchema
+      .array()
+      .parse(paces ?? [])
+      .filter(reading => counts(reading, at.getTime())),
+  );
 }
 
 export interface StoredBatch {
@@ -420,22 +422,6 @@ export interface StoredBatch {
   readonly plannedMl: number | null;
   readonly actualMl: number | null;
   readonly finishedAt: Date;
-}
-
-/** What the last batch of a formula had taken by taste, and at which size; `undefined` before there was one. */
-export async function lastSeasoned(
-  db: Queries,
-  kitchenId: string,
-  formulaId: string,
-): Promise<{ readonly baseG: number; readonly seasoned: readonly Seasoned[] } | undefined> {
-  const [last] = await db
-    .select({ baseG: batch.baseG, record: batch.record })
-    .from(batch)
-    .innerJoin(run, eq(run.id, batch.runId))
-    .where(and(eq(batch.kitchenId, kitchenId), eq(run.formulaId, formulaId)))
-    .orderBy(desc(batch.finishedAt))
-    .limit(1);
-  return last && { baseG: last.baseG, seasoned: last.record.seasoned ?? [] };
 }
 
 /** The driver hands JSON back read or as text; a batch from before touches were kept has none. */

@@ -26,6 +26,7 @@ import type { Appliance } from "../core/kit";
 import type { Ingredient, Source } from "../core/things/larder";
 import type { Burner } from "../core/laws/reduction";
 import type { BatchRecord } from "../core/run";
+import { MARKS } from "../core/learning";
 import { RANKS } from "../core/things/rank";
 import type { Vessel } from "../core/things/vessel";
 import { json, mediumBlob } from "./columns";
@@ -482,6 +483,48 @@ export const batchCause = mysqlTable(
 );
 
 /** Kitchen tests of body beside what the sums had said; one taken back stays, and says so. */
+/** What a chef has said of a value the readings teach. */
+export const learnedMark = mysqlTable(
+  "learned_mark",
+  {
+    id: char({ length: 26 }).primaryKey(),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    about: varchar({ length: 20 }).notNull(),
+    /** Pot and burner, family, sauce, ingredient: what it is a value of. */
+    of: varchar({ length: 90 }).notNull(),
+    kind: mysqlEnum([...MARKS]).notNull(),
+    value: double(),
+    at: instant().notNull(),
+    personId: id()
+      .notNull()
+      .references(() => person.id),
+  },
+  t => [index("learned_mark_by_kitchen").on(t.kitchenId, t.about)],
+);
+
+/** What came of something bought, weighed. */
+export const yieldReading = mysqlTable(
+  "yield_reading",
+  {
+    id: char({ length: 26 }).primaryKey(),
+    kitchenId: id()
+      .notNull()
+      .references(() => kitchen.id),
+    ingredientId: varchar({ length: 80 }).notNull(),
+    what: mysqlEnum(["trimmed", "per piece"]).notNull(),
+    from: double().notNull(),
+    gotG: double().notNull(),
+    at: instant().notNull(),
+    personId: id()
+      .notNull()
+      .references(() => person.id),
+    undoneAt: instant(),
+  },
+  t => [index("yield_reading_by_kitchen").on(t.kitchenId, t.ingredientId)],
+);
+
 export const bodyReading = mysqlTable(
   "body_reading",
   {
@@ -777,6 +820,46 @@ export interface TastedSample {
   readonly versionId: string | null;
   readonly runId: string | null;
 }
+
+/** Two or more versions of a sauce with one thing different, cooked to find which is better. */
+export const trial = mysqlTable(
+  "trial",
+  {
+    id: ulidKey(),
+    kitchenId: ofKitchen(),
+    formulaId: id().notNull(),
+    name: varchar({ length: 120 }).notNull(),
+    /** The one thing that differs. */
+    difference: varchar({ length: 300 }).notNull(),
+    /** The versions, in the order of their letters. */
+    versionIds: json<readonly string[]>()().notNull(),
+    personId: byPerson(),
+    at: instant().notNull(),
+    decidedAt: instant(),
+    /** Taken up; `null` where the decision was for none. */
+    adopted: id(),
+    /** What was made of it, and why. */
+    decision: varchar({ length: 300 }).notNull().default(""),
+    demo: boolean().notNull().default(false),
+  },
+  t => [index("trial_of_kitchen").on(t.kitchenId, t.at)],
+);
+
+/** The picture a sauce is held against. */
+export const referencePhoto = mysqlTable(
+  "reference_photo",
+  {
+    kitchenId: ofKitchen(),
+    formulaId: id().notNull(),
+    what: mysqlEnum(["colour", "clarity"]).notNull(),
+    photoId: char({ length: 26 })
+      .notNull()
+      .references(() => photo.id),
+    personId: byPerson(),
+    at: instant().notNull(),
+  },
+  t => [primaryKey({ columns: [t.kitchenId, t.formulaId, t.what] })],
+);
 
 /** A blind tasting: what is compared, and how. */
 export const tasting = mysqlTable(

@@ -46,13 +46,38 @@ const seasoned =
 const DAY = 24;
 
 /** So many batches of one thing, one a day, the last of them a day and a half ago. */
-const daily = (of: Omit<Planned, "hoursAgo">, batches: number): Planned[] =>
-  Array.from({ length: batches }, (_, i) => ({ ...of, hoursAgo: DAY * (batches - i) + 12 }));
+const daily = (
+  of: Omit<Planned, "hoursAgo">,
+  batches: number,
+  besides?: (i: number) => Planned["besides"],
+): Planned[] =>
+  Array.from({ length: batches }, (_, i) => {
+    const more = besides?.(i);
+    return { ...of, hoursAgo: DAY * (batches - i) + 12, ...(more && { besides: more }) };
+  });
+
+/** °Brix at the end of a simmer: these frames give a little less than the sums say. */
+const FUMET_BX = [1.9, 2.0, 1.9, 1.8, 1.9];
+const refracted = (i: number): Planned["besides"] => {
+  const value = FUMET_BX[i];
+  return value === undefined
+    ? undefined
+    : document => {
+        const stepId = stepOf(document, "simmer");
+        return [
+          {
+            stepId,
+            share: 0.97,
+            payload: { kind: "measured", stepId, what: "brix", value, temperatureC: 20 },
+          },
+        ];
+      };
+};
 
 /** Finished by now, the oldest first; then what is on the fire. */
 const PLANNED: readonly Planned[] = [
   // What stands behind the signatures: enough of one to be ready, too few of others.
-  ...daily({ formulaId: "trout-fumet", burnerId: "open-1", personId: "noor" }, 10),
+  ...daily({ formulaId: "trout-fumet", burnerId: "open-1", personId: "noor" }, 10, refracted),
   ...daily({ formulaId: "verjus-butter-sauce", burnerId: "open-6", personId: "noor" }, 9),
   ...daily({ formulaId: "buckwheat-brown-gravy", burnerId: "open-3", personId: "petr" }, 4),
   ...daily({ formulaId: "nettle-soup", burnerId: "open-5", personId: "petr" }, 3),

@@ -25,6 +25,7 @@ import { DEMO_FORMULAS } from "./formulas";
 import { type DemoRun, livedIn } from "./lived-in";
 import { planSaturday } from "./saturday";
 import { DEMO_SIGNATURES } from "./signed";
+import { loadLearned } from "./learned";
 import { loadTastings } from "./tastings";
 import { CURRENCY, DEMO_PRICES, EARLIER_PRICES, WATCHED } from "./prices";
 import { DEMO_KITCHEN, DEMO_PEOPLE, KITCHEN_ID } from "./kitchen";
@@ -46,6 +47,7 @@ export async function loadDemo(db: Database, now: Date, atWork = false): Promise
     await signVersions(db, now);
     await planSaturday(db, now);
     await loadTastings(db, now);
+    await loadLearned(db, now);
   }
   return loaded;
 }

@@ -42,6 +42,7 @@ function card(document: FormulaDocument, factor = 1, display: Display = USUAL_DI
     cost: null,
     batches: [],
     tastings: [],
+    times: 1,
     intervals: [],
     signatures: [],
     standard: null,

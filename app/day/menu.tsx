@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useFetcher } from "react-router";
+import { Link, useFetcher } from "react-router";
 import type { MenuLine, NeedView } from "~/core/day";
 import { printNumber } from "~/core/ground/quantity";
 import { Button } from "../ui/button";
@@ -87,6 +87,14 @@ function Told({ need }: { need: NeedView }) {
       {need.fromStockG > 0 && ` · ${kg(need.fromStockG)} from the cold`}
       {need.uses.some(use => use.name !== "the menu") &&
         ` · for ${need.uses.map(use => `${use.name === "the menu" ? "the menu" : use.name} ${kg(use.massG)}`).join(", ")}`}
+      {need.habits.map(habit => (
+        <span key={habit} className="block">
+          {habit}{" "}
+          <Link to="/ledger/learned" className="underline underline-offset-2 hover:text-copper">
+            learned
+          </Link>
+        </span>
+      ))}
       {need.problems.map(problem => (
         <span key={problem} className="block text-beet">
           ✕ {problem}

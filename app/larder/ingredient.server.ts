@@ -5,18 +5,22 @@ import { printNumber } from "~/core/ground/quantity";
 import type { Problem } from "~/core/ground/result";
 import {
   type PricePoint,
+  addYieldReading,
   database,
   findStoredIngredient,
   markOf,
   priceHistory,
   saveIngredient,
   savePrice,
+  undoYieldReading,
+  yieldReadings,
 } from "~/data";
 import type { Route } from "./+types/ingredient";
-import { wholeKitchen } from "../kitchen/kitchen.server";
+import { snapshotOf, wholeKitchen } from "../kitchen/kitchen.server";
 import { requirePerson } from "../people/person.server";
 import { readIngredientForm } from "./form.server";
 import { readPriceForm } from "./price.server";
+import { readYieldForm } from "./yield.server";
 import { formOf, listsOf } from "../request.server";
 
 export interface Refused {
@@ -32,21 +36,24 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const section = requirePerson(context, request);
   const { kitchenId } = section;
   const { db } = database();
-  if (params.ingredientId === NEW) return { stored: null, prices: [], pricesSeen: "", brand: null };
-  const [stored, prices] = await Promise.all([
+  if (params.ingredientId === NEW)
+    return { stored: null, prices: [], pricesSeen: "", brand: null, yields: [], timeZone: "UTC" };
+  const [stored, prices, yields, { timeZone }] = await Promise.all([
     findStoredIngredient(db, kitchenId, params.ingredientId),
     priceHistory(db, kitchenId, params.ingredientId),
+    yieldReadings(db, kitchenId, params.ingredientId),
+    snapshotOf(section),
   ]);
   if (!stored) throw data("The larder has nothing of that name.", { status: 404 });
   const other = new URL(request.url).searchParams.get("instead")?.trim();
   const pricesSeen = markOf(prices);
-  if (!other) return { stored, prices, pricesSeen, brand: null };
+  if (!other) return { stored, prices, pricesSeen, brand: null, yields, timeZone };
   const kitchen = await wholeKitchen(section);
   const found = findIngredient(kitchen.ingredients, other);
   const brand = found.exact
     ? { other: found.exact.name, moved: brandChange(kitchen, stored.ingredient.id, found.exact), near: [] }
     : { other, moved: null, near: found.near.map(i => i.name) };
-  return { stored, prices, pricesSeen, brand };
+  return { stored, prices, pricesSeen, brand, yields, timeZone };
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {
@@ -59,6 +66,16 @@ export async function action({ context, params, request }: Route.ActionArgs) {
   const back = (problems: readonly Problem[], doubts: readonly string[] = [], status = 422) =>
     data<Refused>({ problems, doubts, values: listsOf(form) }, { status });
 
+  if (form.get("intent") === "yield-undo") {
+    await undoYieldReading(db, change, String(form.get("id") ?? ""));
+    return redirect(`/larder/${params.ingredientId}`);
+  }
+  if (form.get("intent") === "yield") {
+    const reading = readYieldForm(form, params.ingredientId);
+    if (!reading.ok || !before) return back(reading.ok ? [] : reading.problems);
+    await addYieldReading(db, change, reading.value);
+    return redirect(`/larder/${params.ingredientId}`);
+  }
   if (form.get("intent") === "price") {
     const price = readPriceForm(form);
     if (!price.ok || !before) return back(price.ok ? [] : price.problems);

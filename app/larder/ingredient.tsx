@@ -9,6 +9,7 @@ import { IngredientForm, valuesOf } from "./ingredient-form";
 import { Jar } from "./jar";
 import { PriceCard } from "./price-card";
 import { sourceWords } from "./source-words";
+import { YieldReadings } from "./yield-readings";
 import { EditForm } from "../people/edit-form";
 import { useKeptReply } from "../ui/use-kept-reply";
 
@@ -22,7 +23,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function IngredientSheet({ loaderData, actionData }: Route.ComponentProps) {
-  const { stored, prices, pricesSeen, brand } = loaderData;
+  const { stored, prices, pricesSeen, brand, yields, timeZone } = loaderData;
   const refused = useKeptReply(actionData as Refused | undefined);
   const busy = useNavigation().state === "submitting";
   const ingredient = stored?.ingredient ?? null;
@@ -55,6 +56,15 @@ export default function IngredientSheet({ loaderData, actionData }: Route.Compon
             </p>
           )}
           {ingredient && <PriceCard prices={prices} seen={pricesSeen} problems={refused?.problems ?? []} />}
+          {ingredient && (
+            <YieldReadings
+              ingredient={ingredient}
+              readings={yields}
+              problems={refused?.problems ?? []}
+              typed={refused?.values ?? {}}
+              timeZone={timeZone}
+            />
+          )}
         </div>
         <div className="space-y-8">
           {ingredient && <BrandCompare brand={brand} name={ingredient.name} />}

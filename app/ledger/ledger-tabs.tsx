@@ -4,6 +4,8 @@ const TABS = [
   ["/ledger", "Batches"],
   ["/ledger/charts", "Charts"],
   ["/ledger/losses", "Losses"],
+  ["/ledger/learned", "Learned"],
+  ["/ledger/trials", "Trials"],
 ] as const;
 
 /** The screens of the ledger. */

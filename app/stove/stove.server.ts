@@ -1,5 +1,6 @@
 import { data } from "react-router";
-import { database, feltLately, findRun, lastSeasoned, liveRuns } from "~/data";
+import { counted, nextDoses } from "~/core/learning";
+import { database, feltLately, findRun, learnedMarks, liveRuns, seasonedBatches, standings } from "~/data";
 import type { Route } from "./+types/stove";
 import { requirePerson } from "../people/person.server";
 import { loadRuns } from "../range/live-run.server";
@@ -14,10 +15,17 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const runs = (await loadRuns(section, run ? [run, ...others] : [])).map(loaded => loaded.live);
   const live = runs.find(one => one.run.id === run?.id);
   if (!live) throw data("There is no such pot on this range.", { status: 404 });
-  const [before, felt] = await Promise.all([
-    lastSeasoned(db, kitchenId, live.run.formulaId),
+  const { formulaId } = live.run;
+  const [seasoned, marks, felt] = await Promise.all([
+    seasonedBatches(db, kitchenId, formulaId),
+    learnedMarks(db, kitchenId),
     feltLately(db, kitchenId),
   ]);
+  const standing = standings(marks);
+  const before = nextDoses(
+    seasoned,
+    (ingredientId, batch) => counted([batch], standing("dose", `${formulaId} ${ingredientId}`)).length > 0,
+  );
   return {
     live,
     before: before ?? null,

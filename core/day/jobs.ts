@@ -131,6 +131,9 @@ export function jobsOf(
   );
 }
 
+const timesOf = ({ formulaId }: Batch, kitchen: Kitchen): number =>
+  kitchen.data.habits?.[formulaId]?.time ?? 1;
+
 const batchOf = (needs: readonly Need[], id: string): Batch =>
   needs.flatMap(need => need.batches).find(batch => batch.id === id) as Batch;
 
@@ -192,14 +195,16 @@ function jobOf(
   pots: ReadonlyMap<string, string>,
 ): Job {
   const begin = Math.min(...group.map(s => s.clockS - s.durationS));
+  // What this kitchen takes longer than the sums, it takes all along.
+  const minutesFrom = (seconds: number): number => ((seconds - begin) / 60) * timesOf(batch, kitchen);
   const steps = group.map(state => ({
     id: state.step.id,
     title: titleWithPan(
       state.step,
       state.lines.map(line => line.name),
     ),
-    fromMin: (state.clockS - state.durationS - begin) / 60,
-    toMin: (state.clockS - begin) / 60,
+    fromMin: minutesFrom(state.clockS - state.durationS),
+    toMin: minutesFrom(state.clockS),
   }));
   const pieces = group.flatMap((state, i) => {
     const step = steps[i] as (typeof steps)[number];

@@ -1,5 +1,6 @@
 import {
   type FormulaDocument,
+  type Habit,
   type Kitchen,
   WalkCache,
   type Walk,
@@ -8,6 +9,7 @@ import {
   multiply,
   walk,
 } from "../formula";
+import { printNumber } from "../ground/quantity";
 
 /** What a day asks for, sauce by sauce, down to the stocks they are made of, less what stands in the cold. */
 
@@ -52,6 +54,8 @@ export interface Need {
   readonly batches: readonly Batch[];
   /** What stands in the way, in words; empty where nothing does. */
   readonly problems: readonly string[];
+  /** What is counted besides the sums because past batches said so, in words. */
+  readonly habits: readonly string[];
 }
 
 /**
@@ -98,12 +102,40 @@ export function needsOf(menu: readonly MenuLine[], kitchen: Kitchen, stock: read
       stock.reduce((sum, s) => sum + (s.formulaId === id ? s.massG : 0), 0),
     );
     const toMakeG = needG - fromStockG > LEAST_G ? needG - fromStockG : 0;
-    const { batches, problems } = toMakeG > 0 ? batchesOf(id, document, toMakeG, kitchen) : NOTHING;
+    // Where less comes out than the sums say, more is begun.
+    const comesOut = kitchen.data.habits?.[id]?.yield ?? 1;
+    const { batches, problems } =
+      toMakeG > 0 ? batchesOf(id, document, toMakeG / comesOut, kitchen) : NOTHING;
     for (const batch of batches)
       for (const [drawn, massG] of drawnBy(batch)) ask(drawn, document.name, massG);
-    needs.push({ formulaId: id, name: document.name, needG, fromStockG, toMakeG, uses, batches, problems });
+    needs.push({
+      formulaId: id,
+      name: document.name,
+      needG,
+      fromStockG,
+      toMakeG,
+      uses,
+      batches,
+      problems,
+      habits: batches.length ? habitsInWords(kitchen.data.habits?.[id]) : [],
+    });
   }
   return needs;
+}
+
+/** @example { time: 1.12, yield: 0.94 } → "12 % longer than the sums, as the last batches were"; "6 % less comes out …" */
+function habitsInWords({ time = 1, yield: comesOut = 1 }: Habit = {}): string[] {
+  const off = (times: number): string => printNumber(Math.abs(100 * (times - 1)));
+  return [
+    ...(time === 1
+      ? []
+      : [`${off(time)} % ${time > 1 ? "longer" : "quicker"} than the sums, as past batches were`]),
+    ...(comesOut === 1
+      ? []
+      : [
+          `${off(comesOut)} % ${comesOut < 1 ? "less" : "more"} comes out than the sums say: begun accordingly`,
+        ]),
+  ];
 }
 
 const NOTHING = { batches: [], problems: [] } as const;

@@ -45,6 +45,8 @@ export interface NeedView {
   readonly gPerMl: number;
   readonly uses: readonly { readonly name: string; readonly massG: number }[];
   readonly problems: readonly string[];
+  /** What is counted besides the sums because past batches said so. */
+  readonly habits: readonly string[];
 }
 
 export interface DayView {

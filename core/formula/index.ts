@@ -45,6 +45,7 @@ export { ATTENTION, type Attention, HANDS_ON } from "./steps/kind";
 export { type BasisDelta, basisFrom, basisOf, changedSince, deltaOf } from "./compare/basis";
 export {
   type Kitchen,
+  type Habit,
   type KitchenData,
   formulaIn,
   madeIn,

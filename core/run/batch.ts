@@ -17,6 +17,8 @@ import type { Felt } from "./touch";
 import { type Seasoned, seasonedIn } from "./seasoning";
 import { type Incident, fixInWords, incidentInWords, tastingInWords } from "./told";
 import type { StepProgress } from "./progress";
+import { isTappedThrough } from "./tapped";
+import { type Taught, taughtBy } from "./taught";
 
 /** Planned beside actual. `deviation` is (actual − planned)/planned; `null` where one side is missing. */
 export interface Compared {
@@ -93,6 +95,8 @@ export interface BatchRecord {
   readonly touches?: readonly Felt[];
   /** How fast its pots on their burners went: what the kitchen learns of it. */
   readonly paces?: readonly PaceReading[];
+  /** What it says of the figures the sums rest on; absent in older batches. */
+  readonly taught?: readonly Taught[];
   /** Litres got out of the strainer over litres in the pot before, 0–1; `null` without a jug reading. */
   readonly strainYield: number | null;
 }
@@ -219,6 +223,7 @@ export function batchRecord(run: RunState): BatchRecord {
     ...(score != null && { score }),
     ...(thickness && { thickness }),
     paces: run.steps.flatMap(step => paceOf(step) ?? []),
+    taught: taughtBy(run),
     incidents: run.told.incidents.map(one => ({
       what: one.what,
       words: incidentInWords(one),
@@ -292,18 +297,6 @@ function toldIn({ told }: RunState, { step, turns }: StepProgress): BatchStep["n
     ...here(told.incidents, incidentInWords),
     ...here(told.fixes, fixInWords),
   ];
-}
-
-/** A step of some minutes that was ended in less than this share of them was tapped through, not cooked. Our estimate. */
-const TAPPED_UNDER = 0.15;
-/** Shorter steps are often done by the time they are begun, min. */
-const TIMED_FROM_MIN = 3;
-
-/** Whether a step was begun and ended by taps alone: its minutes tell nothing, and must teach nothing. */
-export function isTappedThrough({ begunAt, doneAt, planned }: StepProgress): boolean {
-  if (begunAt === null || doneAt === null) return false;
-  const plannedMin = planned.durationS / 60;
-  return plannedMin >= TIMED_FROM_MIN && (doneAt - begunAt) / 60_000 < TAPPED_UNDER * plannedMin;
 }
 
 /** Minutes a step took; `null` while it is not over, and where nobody timed it. */

@@ -56,6 +56,7 @@ export {
 } from "./told";
 export { type Felt, type TouchRange, touchMap } from "./touch";
 export { type Dose, type Seasoned, seasonedIn } from "./seasoning";
+export { type Taught, taughtSchema } from "./taught";
 export { type Prompt, promptsNow } from "./prompts";
 export { watchNow } from "./watch";
 export { type MiseItem, gatesOf, miseLock, miseOf, toolOf, readyWords } from "./mise";

@@ -37,7 +37,7 @@ export function promptsNow(run: RunState, forecast: LiveForecast | null, kitchen
     loads(progress, kitchen),
     bladeStalls(progress),
     kneaded(run, progress),
-    ovenDrift(progress, forecast),
+    ovenDrift(progress, forecast, kitchen.facts.ovenOff),
   ].filter(prompt => prompt !== null);
 }
 
@@ -225,13 +225,14 @@ const IN_THE_OVEN_C = 75;
 const ROUND_MIN = 5;
 
 /** An oven that is not what its knob says moves the time of the first look. */
-function ovenDrift(progress: StepProgress, forecast: LiveForecast | null): Prompt | null {
+function ovenDrift(progress: StepProgress, forecast: LiveForecast | null, countedK: number): Prompt | null {
   const setC = kindOf(progress.step).ovenC?.(progress.step) ?? null;
   const read = progress.readings.filter(r => r.kind === "probed" && r.where === "oven");
   if (setC === null || !read.length || !forecast || progress.status !== "live") return null;
   const meanC = sumOf(read, r => r.temperatureC ?? 0) / read.length;
   const plannedMin = (progress.foreseen?.durationS ?? 0) / 60;
-  const laterMin = plannedMin * ((setC - IN_THE_OVEN_C) / (meanC - IN_THE_OVEN_C) - 1);
+  // What the kitchen knows of its ovens is in the plan already.
+  const laterMin = plannedMin * ((setC + countedK - IN_THE_OVEN_C) / (meanC - IN_THE_OVEN_C) - 1);
   const round = ROUND_MIN * Math.round(laterMin / ROUND_MIN);
   if (meanC <= IN_THE_OVEN_C + 10)
     return {

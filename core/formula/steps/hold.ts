@@ -1,3 +1,4 @@
+import { withFact } from "../../ground/facts";
 import { potMass } from "../../things/pot";
 import { degC } from "../../ground/quantity";
 import { ok, refuse } from "../../ground/result";
@@ -36,7 +37,10 @@ export const hold = defineStep({
   apply: context => {
     const { step, vessel } = context;
     if (!vessel) return refuse(missingVessel(context.field, "Holding"));
-    const kept = keepAt(context, context.pot, vessel, {
+    const { facts } = context;
+    // A kitchen that has weighed what a hold takes counts with that.
+    const here = { ...context, facts: withFact(facts, "surfaceLazy", facts.surfaceLazy * facts.holdTrue) };
+    const kept = keepAt(here, context.pot, vessel, {
       holdC: degC(step.holdC),
       min: step.durationMin,
       lid: step.lid,

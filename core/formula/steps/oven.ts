@@ -37,7 +37,7 @@ export function standInOven<S>(
     mostS: minutes(how.min),
     surface: start.floatFatG > 0 ? "fat-layer" : "stirred",
     lid: how.lid,
-    around: { ...context.around, ambientC: degC(how.ovenC) },
+    around: { ...context.around, ambientC: degC(how.ovenC + facts.ovenOff) },
     inOven: true,
     facts,
     trace: context.trace,

@@ -67,7 +67,7 @@ export const roast = defineStep({
     const flat = baseM2 > 0 ? Math.round(surface / (facts.ovenOverTray * baseM2)) : 1;
     const trays = step.trays ?? Math.min(context.ovenTrays, Math.max(1, flat));
     const heating = inOven(
-      { ovenC: step.ovenC, fan: step.air === "fan", lid, trayM2: trays * baseM2 },
+      { ovenC: step.ovenC + facts.ovenOff, fan: step.air === "fan", lid, trayM2: trays * baseM2 },
       surface,
       facts,
     );

@@ -12,6 +12,12 @@ import type { FormulaDocument } from "../document/document";
 import { type BodyReading, learnBody } from "./learned-body";
 import { type PaceReading, type PairPace, learnPaces } from "./learned-pace";
 
+/** Times the sums, as the chef has taken it from past batches; 1 where left out. */
+export interface Habit {
+  readonly time?: number;
+  readonly yield?: number;
+}
+
 /** A kitchen as plain data: what the page, the worker and the server pass around. */
 export interface KitchenData {
   readonly id: string;
@@ -36,6 +42,8 @@ export interface KitchenData {
   readonly bodyReadings?: readonly BodyReading[];
   /** How fast pots on burners went in past batches, the oldest first. */
   readonly paceReadings?: readonly PaceReading[];
+  /** What a day counts on besides the sums, by formula: how much longer it takes here, how much comes out. */
+  readonly habits?: Readonly<Record<string, Habit>>;
   /** Formulas other formulas may draw on: all of them, or those that are needed here. */
   readonly formulas: Readonly<Record<string, FormulaDocument>>;
   /** What all formulas of the kitchen are called, where not all of them are at hand. */

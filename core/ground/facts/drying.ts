@@ -47,6 +47,7 @@ export const DRYING_FACTS = {
   dryTimeShells: { value: 50, lo: 32.5, hi: 75, mark: "E", unit: "min", label: "how slowly shells dry", source: OURS },
   meltShareShells: { value: 0.3, lo: 0.21, hi: 0.39, mark: "E", unit: "of the fat", label: "fat that can melt out of shells", source: OURS },
   meltTimeShells: { value: 60, lo: 39, hi: 90, mark: "E", unit: "min", label: "how slowly fat melts out of shells", source: OURS },
+  ovenOff: { value: 0, lo: -5, hi: 5, mark: "E", unit: "K", label: "how far the air of an oven is from its dial", source: OURS },
   ovenHeat: { value: 25, lo: 15, hi: 38, mark: "E", unit: "W/m²K", label: "heat from the air of an oven", source: OURS },
   ovenFanHeat: { value: 38, lo: 28, hi: 50, mark: "E", unit: "W/m²K", label: "heat from the air of an oven with its fan on", source: OURS },
   ovenSurface: { value: 75, lo: 65, hi: 90, mark: "E", unit: "°C", label: "what roasts stays as hot on its surface", source: OURS },

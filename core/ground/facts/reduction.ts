@@ -23,6 +23,7 @@ export const REDUCTION_FACTS = {
   flatTop: { value: 1, lo: 0.6, hi: 1.4, mark: "E", unit: "×", label: "how hot the flat-top really is", source: OURS },
   settingTrue: { value: 1, lo: 0.9, hi: 1.1, mark: "E", unit: "×", label: "how true the set flame is", source: OURS },
   pressureTrue: { value: 1, lo: 0.98, hi: 1.02, mark: "P", unit: "×", label: "weather around the pressure of the altitude", source: "± 2 %, standard atmosphere, ASHRAE Fundamentals 2017" },
+  holdTrue: { value: 1, lo: 1, hi: 1, mark: "E", unit: "×", label: "steam that leaves a sauce held for service, beside the sums", source: OURS },
   holdOff: { value: 0, lo: -2, hi: 2, mark: "E", unit: "K", label: "how far the simmer drifts from its mark", source: OURS },
   vinegarVolatility: { value: 0.7, lo: 0.6, hi: 0.8, mark: "M", unit: "×", label: "how readily vinegar acid leaves with steam", source: "relative volatility of dilute acetic acid, from memory" },
   slowEthanol: { value: 0.6, lo: 0.6, hi: 0.6, mark: "M", unit: "×", label: "how readily alcohol leaves below the boil", source: "diffusivities of ethanol and water in air, from memory" },

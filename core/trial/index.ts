@@ -1,0 +1,1 @@
+export { type Foreseen, type TrialRow, type TriedBatch, compareVariants, letterOf } from "./compare";
