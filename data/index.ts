@@ -87,7 +87,7 @@ export {
   listDevices,
   showReading,
 } from "./devices";
-export { findPhoto, keepPhoto, photosBefore } from "./photos";
+export { findPhoto, holdAgainst, keepPhoto, photosBefore, referencePhotos } from "./photos";
 export { type Logged, loggedSince, pulseOf } from "./log-tail";
 export { findForecast, keepForecast, readBasis } from "./basis";
 export { addBodyReading, listBodyReadings as allBodyReadings, undoBodyReading } from "./body-readings";
@@ -169,11 +169,4 @@ export {
   tastingByCode,
   tastingsOf,
 } from "./tastings";
-export {
-  addTrial,
-  batchesOfVersions,
-  decideTrial,
-  findTrial,
-  listTrials,
-  sampledTastings,
-} from "./trials";
+export { addTrial, batchesOfVersions, decideTrial, findTrial, listTrials, sampledTastings } from "./trials";

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { DEMO_KITCHEN, KITCHEN_ID } from "../demo/kitchen";
-import { openDemo } from "../app/testing/asked.server";
+import { loadDemo } from "../demo/load";
 import {
   type Connection,
   addBodyReading,
@@ -15,11 +15,13 @@ import {
   undoYieldReading,
   yieldReadings,
 } from ".";
+import { openFresh } from "./testing/fresh";
 
 let connection: Connection;
 beforeAll(async () => {
-  connection = await openDemo();
-}, 180_000);
+  connection = await openFresh();
+  await loadDemo(connection.db, new Date());
+});
 afterAll(() => connection.close());
 
 const change = (at = new Date()) => ({ kitchenId: KITCHEN_ID, personId: "ilse", now: at });

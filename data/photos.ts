@@ -1,6 +1,8 @@
 import { and, desc, eq, isNull, ne } from "drizzle-orm";
-import type { Queries } from "./connection";
-import { photo, run } from "./schema";
+import { recordAudit } from "./audit";
+import type { Change } from "./change-row";
+import type { Database, Queries } from "./connection";
+import { photo, referencePhoto, run } from "./schema";
 
 export async function keepPhoto(db: Queries, kept: typeof photo.$inferInsert): Promise<void> {
   await db.insert(photo).ignore().values(kept);
@@ -40,3 +42,40 @@ export const photosBefore = (
     )
     .orderBy(desc(photo.at))
     .limit(most);
+
+export type ReferenceFor = (typeof referencePhoto.$inferSelect)["what"];
+
+/** The pictures a sauce is held against. */
+export const referencePhotos = (
+  db: Queries,
+  kitchenId: string,
+  formulaId: string,
+): Promise<{ what: ReferenceFor; photoId: string; at: Date }[]> =>
+  db
+    .select({ what: referencePhoto.what, photoId: referencePhoto.photoId, at: photo.at })
+    .from(referencePhoto)
+    .innerJoin(photo, eq(photo.id, referencePhoto.photoId))
+    .where(and(eq(referencePhoto.kitchenId, kitchenId), eq(referencePhoto.formulaId, formulaId)));
+
+/** Holds a sauce against a picture of one of its batches from now on. @returns whether there is such a picture */
+export const holdAgainst = (
+  db: Database,
+  change: Change,
+  of: { readonly formulaId: string; readonly what: ReferenceFor; readonly photoId: string },
+): Promise<boolean> =>
+  db.transaction(async tx => {
+    const { kitchenId, personId, now } = change;
+    const [own] = await tx
+      .select({ id: photo.id })
+      .from(photo)
+      .where(
+        and(eq(photo.id, of.photoId), eq(photo.kitchenId, kitchenId), eq(photo.formulaId, of.formulaId)),
+      );
+    if (!own) return false;
+    await tx
+      .insert(referencePhoto)
+      .values({ ...of, kitchenId, personId, at: now })
+      .onDuplicateKeyUpdate({ set: { photoId: of.photoId, personId, at: now } });
+    await recordAudit(tx, { ...change, what: "reference photo", subject: of.formulaId, detail: { ...of } });
+    return true;
+  });

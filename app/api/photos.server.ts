@@ -1,6 +1,6 @@
 import sharp from "sharp";
 import { ulid } from "ulid";
-import { database, findRun, keepPhoto, photosBefore } from "~/data";
+import { database, findRun, keepPhoto, photosBefore, referencePhotos } from "~/data";
 import type { Route } from "./+types/photos";
 import { sectionContext } from "../context.server";
 import { problemsJson } from "./problem.server";
@@ -16,19 +16,21 @@ const BESIDE = 3;
 const problem = (status: number, message: string) =>
   problemsJson(status, "The picture was not kept", [{ code: "NOT_UNDERSTOOD", field: "photo", message }]);
 
-/** Pictures of this step in earlier batches: the house’s own references. */
+/** What the sauce is held against, and pictures of this step in earlier batches. */
 export async function loader({ context, params, request }: Route.LoaderArgs): Promise<Response> {
   const { kitchenId, person } = context.get(sectionContext);
   const { db } = database();
   const run = person && (await findRun(db, kitchenId, params.runId));
   if (!run) return problem(404, "There is no such pot in this kitchen.");
   const stepId = new URL(request.url).searchParams.get("step") ?? "";
-  const before = await photosBefore(
-    db,
-    { kitchenId, formulaId: run.formulaId, stepId, runId: run.id },
-    BESIDE,
-  );
-  return Response.json(before.map(({ id, at }) => ({ id, at: at.getTime() })));
+  const [held, before] = await Promise.all([
+    referencePhotos(db, kitchenId, run.formulaId),
+    photosBefore(db, { kitchenId, formulaId: run.formulaId, stepId, runId: run.id }, BESIDE),
+  ]);
+  return Response.json([
+    ...held.map(({ photoId, what, at }) => ({ id: photoId, at: at.getTime(), what })),
+    ...before.map(({ id, at }) => ({ id, at: at.getTime(), what: null })),
+  ]);
 }
 
 /** Takes a picture of a pot: made small, turned upright, and without anything a camera writes beside it. */

@@ -1,13 +1,34 @@
 import { data, redirect } from "react-router";
-import { asCooked, draftOf, isImprovised } from "~/core/run";
-import { changedSince } from "~/core/formula";
-import { database, findBatch, findFormula, findRun, findVersion, saveFormula } from "~/data";
+import { type Chapter, asCooked, draftOf, fold, isImprovised, storyOf } from "~/core/run";
+import { atSize, changedSince, kindOf, openKitchen } from "~/core/formula";
+import { g } from "~/core/ground/quantity";
+import {
+  coolingOf,
+  database,
+  eventsOf,
+  findBatch,
+  findFormula,
+  findRun,
+  findVersion,
+  holdAgainst,
+  referencePhotos,
+  saveFormula,
+} from "~/data";
 import { foldLive, loadRuns } from "../range/live-run.server";
-import { basisAt, kitchenFor } from "../kitchen/kitchen.server";
-import { requirePerson } from "../people/person.server";
+import { basisAt, kitchenFor, snapshotOf } from "../kitchen/kitchen.server";
+import { type SectionWithPerson, holds, requirePerson } from "../people/person.server";
+import { formOf } from "../request.server";
 import type { Route } from "./+types/batch";
+import type { Cooled } from "./time-line";
+import { verdictOf } from "../cold/cold.server";
 
-/** A batch as it was booked: nothing of it is worked out anew. */
+const COOLED: Readonly<Record<string, string>> = {
+  pass: "kept its limits",
+  fail: "did not keep its limits",
+  pending: "is under way",
+};
+
+/** A batch as it was booked: its figures are not worked out anew; its story is told from its readings. */
 export async function loader({ context, params, request }: Route.LoaderArgs) {
   const section = requirePerson(context, request);
   const { kitchenId, people } = section;
@@ -18,8 +39,26 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
   const since = batch.basisHash
     ? await Promise.all([basisAt(batch.basisHash), kitchenFor(section, [version.document])])
     : null;
+  const opened = openKitchen({ ...(await snapshotOf(section)), formulas: {} });
+  const [chapters, held, cooling] = await Promise.all([
+    chaptersOf(section, params.runId),
+    referencePhotos(db, kitchenId, version.id),
+    coolingOf(db, kitchenId, [params.runId]),
+  ]);
   return {
     batch,
+    chapters,
+    held,
+    cooling: cooling.map(({ log, entries }): Cooled => {
+      const verdict = verdictOf(log, entries, opened);
+      return {
+        id: log.id,
+        from: entries[0]?.at.getTime() ?? null,
+        words: `${log.name}: cooling ${COOLED[verdict] ?? verdict}`,
+        failed: verdict === "fail",
+      };
+    }),
+    mayEdit: holds(section, "edit"),
     name: version.document.name,
     versionNumber: version.number,
     since: since ? changedSince(since[0], since[1], since[1].formulas) : [],
@@ -32,6 +71,8 @@ export async function action({ context, params, request }: Route.ActionArgs) {
   const section = requirePerson(context, request);
   const { kitchenId, person } = section;
   const { db } = database();
+  const form = await formOf(request);
+  if (form.get("intent") === "reference") return hold(section, params.runId, form);
   const run = await findRun(db, kitchenId, params.runId);
   const stored = run && (await findFormula(db, kitchenId, run.formulaId));
   const [loaded] = run && !run.rehearsal ? await loadRuns(section, [run]) : [];
@@ -50,4 +91,41 @@ export async function action({ context, params, request }: Route.ActionArgs) {
       now: new Date(),
     });
   return redirect(`/bench/${stored.id}`);
+}
+
+/** Holds the sauce against one of the pictures of this batch. */
+async function hold({ kitchenId, person }: SectionWithPerson, runId: string, form: FormData) {
+  const { db } = database();
+  const run = await findRun(db, kitchenId, runId);
+  const what = (["colour", "clarity"] as const).find(one => one === form.get("what"));
+  const done =
+    run &&
+    what &&
+    (await holdAgainst(
+      db,
+      { kitchenId, personId: person.id, now: new Date() },
+      { formulaId: run.formulaId, what, photoId: String(form.get("photo") ?? "") },
+    ));
+  if (!done) throw data("There is no such picture of this sauce.", { status: 404 });
+  return redirect(`/batch/${runId}`);
+}
+
+/** What happened to it, from its own readings, walked in the kitchen it was cooked in. */
+async function chaptersOf(section: SectionWithPerson, runId: string): Promise<Chapter[]> {
+  const { db } = database();
+  const run = await findRun(db, section.kitchenId, runId);
+  const version = run && (await findVersion(db, section.kitchenId, run.formulaVersionId));
+  if (!run || !version) return [];
+  const document = atSize(version.document, g(run.baseG));
+  const [kitchen, events] = await Promise.all([
+    run.basisHash ? basisAt(run.basisHash) : kitchenFor(section, [document]),
+    eventsOf(db, [run.id]),
+  ]);
+  const folded = fold(events[run.id] ?? [], document, openKitchen(kitchen, {}, run.burnerId));
+  return storyOf(folded, ({ step, lines }) =>
+    kindOf(step).title(
+      step,
+      lines.map(line => line.name),
+    ),
+  );
 }

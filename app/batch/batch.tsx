@@ -7,6 +7,7 @@ import { clockTime, dayOf } from "../text/format";
 import { buttonClass } from "../ui/button";
 import { LabelsForm } from "./labels-form";
 import { BatchFigures } from "./batch-figures";
+import { TimeLine } from "./time-line";
 
 export { action, loader } from "./batch.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -16,7 +17,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function Batch({ loaderData }: Route.ComponentProps) {
-  const { batch, name, versionNumber, since, people } = loaderData;
+  const { batch, name, versionNumber, since, people, chapters, cooling, held, mayEdit } = loaderData;
   const { timeZone, demo } = useKitchen();
   const card = `/book/${batch.formulaVersionId}?base=${Math.round(batch.baseG)}${encodeURIComponent(" g")}`;
   return (
@@ -29,6 +30,14 @@ export default function Batch({ loaderData }: Route.ComponentProps) {
       <h1 className="text-3xl">{name}: the batch</h1>
       <SinceThen since={since} card={card} />
       <BatchFigures record={batch.record} people={people} />
+      <TimeLine
+        chapters={chapters}
+        cooled={cooling}
+        held={held}
+        people={people}
+        timeZone={timeZone}
+        mayEdit={mayEdit}
+      />
       <LabelsForm of={`/batch/${batch.runId}`} title="Labels for its containers" />
       <div className="mt-8 flex flex-wrap gap-3">
         <Link to={card} className={buttonClass("act")}>

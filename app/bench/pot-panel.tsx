@@ -4,6 +4,7 @@ import {
   type StateAfterStep,
   type StepIntervals,
   type Walk,
+  countsOn,
   kindOf,
   labelOf,
   misnamed,
@@ -11,6 +12,7 @@ import {
   bodyAcross,
 } from "~/core/formula";
 import { memo } from "react";
+import { Link } from "react-router";
 import { ALLERGENS } from "~/core/things/larder";
 import { printKilograms, printLength, printNumber, g } from "~/core/ground/quantity";
 import { LACQUER, bandOf, setsOnSpoon } from "~/core/laws/texture";
@@ -86,6 +88,7 @@ export const PotPanel = memo(function PotPanel({
   const state = walked.states[index];
   const label = labelOf(walked);
   const days = keepsDays(document, walked, kitchen.facts);
+  const learned = countsOn(walked, kitchen);
   const wrongName = misnamed(document, walked);
   const across = state?.body ? bodyAcross(state.pot, state.body, kitchen.facts) : [];
   return (
@@ -196,6 +199,15 @@ export const PotPanel = memo(function PotPanel({
         </Fact>
       </dl>
       {wrongName && <p className="mt-3 rounded-md bg-beet-wash p-2 text-sm text-beet">✕ {wrongName}</p>}
+      {learned.length > 0 && (
+        <section aria-label="Counts on" className="mt-3 text-sm text-faded">
+          Counts on what this kitchen has{" "}
+          <Link to="/ledger/learned" className="underline underline-offset-4 hover:text-copper">
+            learned
+          </Link>
+          : {learned.join("; ")}.
+        </section>
+      )}
       {document.notes && <p className="mt-3 text-sm text-faded">{document.notes}</p>}
     </aside>
   );

@@ -69,11 +69,11 @@ export function YieldReadings({
       {mayLog && (
         <Form method="post" className="mt-3 grid grid-cols-2 gap-2" key={readings.length}>
           <input type="hidden" name="intent" value="yield" />
-          <YieldField name="yieldFrom" label="it was" typed={typed} problems={problems} />
+          <YieldField name="yieldFrom" label="as bought" typed={typed} problems={problems} />
           <label className="text-sm">
             <span className="text-faded">counted in</span>
             <select name="yieldWhat" defaultValue={typed.yieldWhat?.[0] ?? "trimmed"} className={FIELD}>
-              <option value="trimmed">grams, as bought</option>
+              <option value="trimmed">grams</option>
               <option value="per piece">pieces</option>
             </select>
           </label>

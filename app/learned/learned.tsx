@@ -48,48 +48,59 @@ export default function LearnedPage({ loaderData, actionData }: Route.ComponentP
           a crate of leeks leaves: it stands here from the first reading on.
         </p>
       )}
+      {waiting.length > 0 && (
+        <Section title="Waits for a chef" said="Nothing counts with these until a chef takes them.">
+          <Rows of={waiting} maySay={maySay} timeZone={timeZone} />
+        </Section>
+      )}
       {GROUP_IDS.map(group => {
-        const all = learned.filter(one => one.group === group);
-        const own = [
-          ...all.filter(one => one.status === "proposed"),
-          ...all.filter(one => one.status !== "proposed" && isSettled(one)),
-        ];
-        const young = all.filter(one => one.status !== "proposed" && !isSettled(one));
+        const own = learned.filter(one => one.group === group && one.status !== "proposed");
+        const [known, young] = [own.filter(isSettled), own.filter(one => !isSettled(one))];
+        const { label, way, changes } = GROUPS[group];
         return (
-          all.length > 0 && (
-            <section key={group} aria-label={GROUPS[group].label} className="mt-8">
-              <h2 className="text-xl">{GROUPS[group].label}</h2>
-              <p className="text-sm text-faded">
-                {GROUPS[group].way === "follows"
-                  ? "Counts by itself in"
-                  : "Counts once a chef has taken it, in"}{" "}
-                {GROUPS[group].changes}.
-              </p>
-              {own.length > 0 && (
-                <ul className="mt-2 divide-y divide-linen border-y border-rule">
-                  {own.map(one => (
-                    <Row key={one.key} one={one} maySay={maySay} timeZone={timeZone} />
-                  ))}
-                </ul>
-              )}
+          own.length > 0 && (
+            <Section
+              key={group}
+              title={label}
+              said={`${way === "follows" ? "Counts by itself in" : "Counts once a chef has taken it, in"} ${changes}.`}
+            >
+              <Rows of={known} maySay={maySay} timeZone={timeZone} />
               {young.length > 0 && (
                 <details className="mt-2">
                   <summary className="cursor-pointer text-sm text-faded hover:text-copper">
                     {young.length === 1 ? "one more" : `${young.length} more`}, read once or twice so far
                   </summary>
-                  <ul className="mt-1 divide-y divide-linen border-y border-rule">
-                    {young.map(one => (
-                      <Row key={one.key} one={one} maySay={maySay} timeZone={timeZone} />
-                    ))}
-                  </ul>
+                  <Rows of={young} maySay={maySay} timeZone={timeZone} />
                 </details>
               )}
-            </section>
+            </Section>
           )
         );
       })}
       <FirstWeek week={week} />
     </main>
+  );
+}
+
+function Section({ title, said, children }: { title: string; said: string; children: React.ReactNode }) {
+  return (
+    <section aria-label={title} className="mt-8">
+      <h2 className="text-xl">{title}</h2>
+      <p className="text-sm text-faded">{said}</p>
+      {children}
+    </section>
+  );
+}
+
+function Rows({ of, ...how }: { of: readonly Learned[]; maySay: boolean; timeZone: string }) {
+  return (
+    of.length > 0 && (
+      <ul className="mt-2 divide-y divide-linen border-y border-rule">
+        {of.map(one => (
+          <Row key={`${one.group} ${one.key}`} one={one} {...how} />
+        ))}
+      </ul>
+    )
   );
 }
 
@@ -109,13 +120,11 @@ function Row({ one, maySay, timeZone }: { one: Learned; maySay: boolean; timeZon
   const [mark, words, colour] = STATUS[status];
   const busy = useNavigation().state === "submitting";
   return (
-    <li
-      className={`grid gap-x-6 gap-y-1 py-3 md:grid-cols-[17rem_11rem_minmax(0,1fr)_auto] ${status === "proposed" ? "-mx-3 rounded-lg bg-saffron-wash px-3" : ""}`}
-    >
+    <li className="grid gap-x-6 gap-y-1 py-3 md:grid-cols-[17rem_11rem_minmax(0,1fr)_auto]">
       <div>
         <h3 className="font-sans text-base font-semibold">{one.title}</h3>
         <p className={`text-sm ${colour}`}>
-          {mark} {frozen ? "frozen" : words}
+          {status === "proposed" ? GROUPS[group].label : `${mark} ${frozen ? "frozen" : words}`}
           {accepted &&
             status !== "proposed" &&
             `, taken ${dayOf(new Date(accepted.at), timeZone)} at ${text(accepted.value)}`}

@@ -1,21 +1,22 @@
 import { type StateAfterStep, cautionsAt, kindOf } from "~/core/formula";
 import { USUAL_HOUSE } from "~/core/things/house";
-import { printMass, printNumber } from "~/core/ground/quantity";
+import { printMass } from "~/core/ground/quantity";
 import {
   type Lock,
+  type Moment,
   type Reading,
   type RunState,
   type Seasoned,
   courseSoFar,
   miseOf,
+  readingMoment,
   stepToRead,
+  toldOfStep,
   waitingSalt,
 } from "~/core/run";
-import { measuredInWords } from "./instruments";
 import type { Mended } from "./mend-sheet";
 import { MiseList } from "./mise-list";
 import { SplitRescue, rescueIn } from "./split-rescue";
-import { type Entry, toldOfStep } from "./told-of-step";
 import type { Person } from "~/data";
 import type { PotNow } from "../range/pot-now";
 import { clockTime, deviationText, gramsBand, spread } from "../text/format";
@@ -297,7 +298,7 @@ function Readings({
 }: {
   of: string;
   readings: readonly Reading[];
-  told: readonly Entry[];
+  told: readonly Moment[];
   planned: StateAfterStep;
   against: { reading: Reading; foreseenG: number } | null;
   people: readonly Person[];
@@ -305,14 +306,10 @@ function Readings({
 }) {
   const entries = [
     ...told,
-    ...readings.map((reading): Entry => {
+    ...readings.map((reading): Moment => {
       const here = against?.reading.eventId === reading.eventId ? against : null;
       return {
-        key: reading.eventId,
-        at: reading.at,
-        personId: reading.personId,
-        words: wordsOf(reading, planned),
-        ...(reading.photoId && { photoId: reading.photoId }),
+        ...readingMoment(reading, planned),
         ...(here &&
           reading.massG !== undefined && {
             beside: `foreseen ${printMass(here.foreseenG as never)}, ${deviationText((reading.massG - here.foreseenG) / here.foreseenG)}`,
@@ -346,29 +343,6 @@ function Readings({
       </ul>
     </section>
   );
-}
-
-function wordsOf(reading: Reading, planned: StateAfterStep): string {
-  switch (reading.kind) {
-    case "weighed":
-      return `weighed ${printMass(reading.massG ?? (0 as never))}`;
-    case "dipped":
-      return `dipped ${printNumber(reading.levelMm ?? 0)} mm${reading.massG === undefined ? "" : `, about ${printMass(reading.massG)}`}`;
-    case "probed":
-      return `${reading.where === "oven" ? "oven" : "probe"} ${printNumber(reading.temperatureC ?? 0, 1)} °C`;
-    case "jugged":
-      return `${printNumber((reading.volumeMl ?? 0) / 1000, 2)} l in the jug`;
-    case "noted":
-      return `“${reading.text ?? ""}”`;
-    case "added": {
-      const line = planned.lines.find(l => l.lineId === reading.lineId);
-      return `${line?.name ?? "added"} ${printMass(reading.massG ?? (0 as never))}`;
-    }
-    case "measured":
-      return reading.what ? measuredInWords(reading.what, reading.value ?? 0) : "";
-    case "looked":
-      return [reading.gloss, reading.clarity, reading.photoId && "picture"].filter(Boolean).join(", ");
-  }
 }
 
 /** What could not be reckoned with in the step at work and the one before: its last reading counts when it ends. */

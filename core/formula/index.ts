@@ -24,6 +24,7 @@ export { INTENSITY, SERVED_AS, type ServedAs } from "./document/served-as";
 export { eatenShare } from "./walk/eaten";
 export { type Figure, type FigureId, FIGURES, FIGURE_IDS } from "./walk/figures";
 export { type Costing, type KitchenRates, costOf, portionsOf, priceForShare } from "./costing/cost";
+export { countsOn } from "./explain/counts-on";
 export { type StateOut, type WalkOut, walkOut } from "./explain/walk-out";
 export { usualKitchen } from "./walk/usual-kitchen";
 export { flouryIn } from "./steps/blend";

@@ -59,6 +59,8 @@ export { type Dose, type Seasoned, seasonedIn } from "./seasoning";
 export { type Taught, taughtSchema } from "./taught";
 export { type Prompt, promptsNow } from "./prompts";
 export { watchNow } from "./watch";
+export { type InstrumentWords, instrumentOf, measuredInWords } from "./instruments";
+export { type Chapter, DARKEST, type Moment, chapterTime, readingMoment, storyOf, toldOfStep } from "./story";
 export { type MiseItem, gatesOf, miseLock, miseOf, toolOf, readyWords } from "./mise";
 export { type NextThing, nextThings } from "./next-things";
 export { type AsCooked, asCooked, draftOf, improvisedFormula, isImprovised } from "./as-cooked";

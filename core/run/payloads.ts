@@ -164,6 +164,8 @@ export const payloadSchema = z.discriminatedUnion("kind", [
     stepId,
     gloss: z.enum(GLOSS).optional(),
     clarity: z.enum(CLARITY).optional(),
+    /** Beside the house’s reference, from pale to dark. */
+    colour: z.int().min(1).max(6).optional(),
     photoId: id.optional(),
   }),
   /** Something went wrong, and what it cost. */

@@ -32,6 +32,8 @@ export interface Reading {
   readonly value?: number;
   readonly gloss?: (typeof GLOSS)[number];
   readonly clarity?: (typeof CLARITY)[number];
+  /** 1 pale to 6 dark, beside the house’s reference. */
+  readonly colour?: number;
   readonly photoId?: string;
   /** What the plan said there, for comparison. */
   readonly plannedG?: Grams;

@@ -65,8 +65,8 @@ export function readingsOf(
           },
         ];
       case "looked": {
-        const { gloss, clarity, photoId } = payload;
-        return [{ ...common, kind: "looked", gloss, clarity, photoId }];
+        const { gloss, clarity, colour, photoId } = payload;
+        return [{ ...common, kind: "looked", gloss, clarity, colour, photoId }];
       }
       default:
         return [];

@@ -8,11 +8,12 @@ import {
   type Instrument,
   MEASURED,
   type RunPayload,
+  DARKEST,
+  instrumentOf,
 } from "~/core/run";
 import type { Person } from "~/data";
 import { readMass, readWithin } from "../../ui/read";
 import { clockTime } from "../../text/format";
-import { instrumentOf } from "../instruments";
 import type { Shown } from "../shown";
 import { TakeShown } from "../take-shown";
 import { Choices, FIELD, Panel } from "./frame";
@@ -83,7 +84,8 @@ export function LookPanel({
   const [photoId, setPhotoId] = useState<string | null>(null);
   const [gloss, setGloss] = useState<(typeof GLOSS)[number] | null>(null);
   const [clarity, setClarity] = useState<(typeof CLARITY)[number] | null>(null);
-  const ready = gloss !== null || clarity !== null || photoId !== null;
+  const [colour, setColour] = useState<number | null>(null);
+  const ready = gloss !== null || clarity !== null || colour !== null || photoId !== null;
   return (
     <Panel
       title="How does it look?"
@@ -97,6 +99,7 @@ export function LookPanel({
                 stepId,
                 ...(gloss && { gloss }),
                 ...(clarity && { clarity }),
+                ...(colour && { colour }),
                 ...(photoId && { photoId }),
               })
           : null,
@@ -104,6 +107,12 @@ export function LookPanel({
     >
       <Choices label="gloss" of={GLOSS.map(one => [one, one])} value={gloss} onChange={setGloss} />
       <Choices label="clarity" of={CLARITY.map(one => [one, one])} value={clarity} onChange={setClarity} />
+      <Choices
+        label={`colour beside the reference, pale 1 to dark ${DARKEST}`}
+        of={Array.from({ length: DARKEST }, (_, i) => [i + 1, String(i + 1)] as const)}
+        value={colour}
+        onChange={setColour}
+      />
       <Picture runId={runId} stepId={stepId} timeZone={timeZone} photoId={photoId} onTaken={setPhotoId} />
       {clarity && clarity !== "clear" && (
         <p className="text-lamp-faded">

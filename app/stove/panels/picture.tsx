@@ -4,9 +4,11 @@ import { dayOf } from "../../text/format";
 interface Before {
   readonly id: string;
   readonly at: number;
+  /** What it is the house’s reference for; `null`: an earlier batch. */
+  readonly what: "colour" | "clarity" | null;
 }
 
-/** A picture of the pot now, beside those of the same step in earlier batches. */
+/** A picture of the pot now, beside the house’s references and the same step in earlier batches. */
 export function Picture({
   runId,
   stepId,
@@ -66,8 +68,13 @@ export function Picture({
           />
         </label>
         {photoId && <Small id={photoId} words="now" />}
-        {before.map(({ id, at }) => (
-          <Small key={id} id={id} words={dayOf(at, timeZone)} />
+        {before.map(({ id, at, what }) => (
+          <Small
+            key={`${what ?? ""}${id}`}
+            id={id}
+            words={what ? `${what}: the reference` : dayOf(at, timeZone)}
+            held={what !== null}
+          />
         ))}
       </div>
       {said && (
@@ -79,10 +86,14 @@ export function Picture({
   );
 }
 
-function Small({ id, words }: { id: string; words: string }) {
+function Small({ id, words, held = false }: { id: string; words: string; held?: boolean }) {
   return (
     <figure>
-      <img src={`/api/photos/${id}`} alt={`The pot, ${words}`} className="h-28 rounded-lg object-cover" />
+      <img
+        src={`/api/photos/${id}`}
+        alt={`The pot, ${words}`}
+        className={`h-28 rounded-lg object-cover ${held ? "outline-3 outline-glow" : ""}`}
+      />
       <figcaption className="text-sm text-lamp-faded">{words}</figcaption>
     </figure>
   );

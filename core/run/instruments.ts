@@ -1,6 +1,6 @@
-import { KITCHEN_TESTS } from "~/core/laws/texture";
-import { printNumber } from "~/core/ground/quantity";
-import type { Instrument } from "~/core/run";
+import { KITCHEN_TESTS } from "../laws/texture";
+import { printNumber } from "../ground/quantity";
+import type { Instrument } from "./payloads";
 
 /** What can be read with an instrument, as it is asked for and read back. */
 export interface InstrumentWords {
