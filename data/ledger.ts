@@ -134,6 +134,15 @@ type LedgerRow = Awaited<ReturnType<typeof bare>>[number] & {
   readonly by: string;
 };
 
+/** The batches of these runs, in this order. */
+async function inOrder(db: Queries, runIds: readonly string[]) {
+  if (!runIds.length) return [];
+  const rows = new Map(
+    (await bare(db).where(inArray(batch.runId, [...runIds]))).map(row => [row.runId, row]),
+  );
+  return runIds.flatMap(id => rows.get(id) ?? []);
+}
+
 function asked(kitchenId: string, filter: LedgerFilter): SQL | undefined {
   const { formulaId, personId, burnerId, from, to, only } = filter;
   return and(
@@ -172,7 +181,10 @@ export async function ledgerPage(
   const time = by === batch.finishedAt;
   const value = after && (time ? new Date(after.value) : Number(after.value));
   const beyond = down ? lt : gt;
-  const rows = await bare(db)
+  // Which batches first, from the index alone; what they say only for those of the page.
+  const ids = await db
+    .select({ runId: batch.runId })
+    .from(batch)
     .where(
       and(
         asked(kitchenId, filter),
@@ -188,14 +200,17 @@ export async function ledgerPage(
     )
     .orderBy(down ? desc(by) : asc(by), down ? desc(batch.runId) : asc(batch.runId))
     .limit(most + 1);
-  const shown = rows.slice(0, most);
+  const shown = await inOrder(
+    db,
+    ids.slice(0, most).map(({ runId }) => runId),
+  );
   const last = shown.at(-1);
   const key =
     last &&
     (time ? last.finishedAt.toISOString() : String(by === batch.yieldOff ? last.yieldOff : last.timeOff));
   return {
     rows: await withNames(db, shown),
-    next: rows.length > most && last && key ? { value: key, runId: last.runId } : null,
+    next: ids.length > most && last && key ? { value: key, runId: last.runId } : null,
   };
 }
 
@@ -306,7 +321,7 @@ export const sayCause = (
     return true;
   });
 
-/** Sauces that have a finished batch, by name. */
+/** Sauces that have a finished batch, by name: one look into the index for each sauce, however many batches there are. */
 export const ledgerSauces = (db: Queries, kitchenId: string): Promise<{ id: string; name: string }[]> =>
   db
     .select({ id: formula.id, name: formula.name })
@@ -314,7 +329,8 @@ export const ledgerSauces = (db: Queries, kitchenId: string): Promise<{ id: stri
     .where(
       and(
         eq(formula.kitchenId, kitchenId),
-        sql`exists (select 1 from ${batch} where ${batch.kitchenId} = ${kitchenId} and ${batch.formulaId} = ${formula.id})`,
+        // With a limit the database asks sauce by sauce instead of reading every batch.
+        sql`(select ${batch.runId} from ${batch} where ${batch.kitchenId} = ${kitchenId} and ${batch.formulaId} = ${formula.id} limit 1) is not null`,
       ),
     )
     .orderBy(asc(formula.name));

@@ -45,6 +45,8 @@ export interface Series {
   readonly unmeasured: number;
 }
 
+/** A drift is of the last so many batches; one of years ago is history. Our estimate. */
+const DRIFT_OVER = 120;
 /** Alarms after which a capability says nothing. */
 const UNSTEADY: ReadonlySet<Rule> = new Set(["one-far-out", "eight-on-a-side", "six-steadily"]);
 
@@ -94,7 +96,7 @@ export function seriesOf(
   const counted = lastPoints.filter(point => point.cause === null).map(({ value }) => value);
   const latest = measured.at(-1);
   const band = latest ? charted.band(latest.batch) : null;
-  const drift = driftOf(counted, band);
+  const drift = driftOf(counted.slice(-DRIFT_OVER), band);
   const unsteady = lastPoints.some(point => point.alarms.some(rule => UNSTEADY.has(rule)));
   const capability = band && !unsteady ? capabilityOf(counted, band) : null;
   return {
