@@ -138,6 +138,9 @@ test("from 390 to 1600 px nothing is cut off", async ({ page }) => {
     "/me",
     "/people",
     "/people/changes",
+    "/ledger/learned",
+    "/ledger/trials",
+    "/tastings",
   ]) {
     await page.goto(path);
     await expect(page.getByRole("heading", { level: 1 })).toBeVisible();

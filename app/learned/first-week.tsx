@@ -21,10 +21,7 @@ export function FirstWeek({ week }: { week: readonly (CalibrationDay & { readonl
                 {done ? "✓ " : ""}
                 {day.title}
               </h3>
-              <p
-                className="flex gap-1 py-1"
-                aria-label={`${Math.min(day.done, day.wanted)} of ${day.wanted} read`}
-              >
+              <p className="flex items-center gap-1 py-1 text-sm text-faded">
                 {Array.from({ length: day.wanted }, (_, i) => (
                   <span
                     key={i}
@@ -32,6 +29,7 @@ export function FirstWeek({ week }: { week: readonly (CalibrationDay & { readonl
                     aria-hidden
                   />
                 ))}
+                {Math.min(day.done, day.wanted)} of {day.wanted} read
               </p>
               {day.todo.map(line => (
                 <p key={line} className="text-sm">
