@@ -164,3 +164,26 @@ test("three plates read in this kitchen put its veloutés right; one is taken ba
   await read.getByRole("button", { name: "take back" }).first().click();
   await expect(read).toContainText("Not yet calibrated: 2 of 3");
 });
+
+test("a bisque through the flow cup three times: its forecast is another, and says what it counts on", async ({
+  page,
+}) => {
+  await signAs(page, "Tomas Reyhl");
+  await openFormula(page, "Langoustine bisque");
+  const binding = await panel(page, "Binding");
+  const read = binding.getByRole("region", { name: "Read it" });
+  await read.getByRole("combobox", { name: "test" }).selectOption({ label: "flow cup" });
+  const expected = /should read about ([\d.]+) s/.exec(await read.innerText())?.[1];
+  const bodyNow = async () => Number(/body (\d+)/.exec(await binding.innerText())?.[1]);
+  const before = await bodyNow();
+  expect(before).toBeGreaterThan(0);
+  const seconds = String(Math.round(1.6 * Number(expected)));
+  for (let n = 1; n <= 3; n++) {
+    await read.getByRole("textbox").first().fill(seconds);
+    await read.getByRole("button", { name: "Keep this reading" }).click();
+    await expect(read.getByRole("listitem")).toHaveCount(n);
+  }
+  await expect(read).toContainText("✓ 3 readings");
+  await expect.poll(bodyNow).toBeGreaterThan(before);
+  await expect(page.getByRole("region", { name: "Counts on" })).toContainText("body put right by 3 readings");
+});

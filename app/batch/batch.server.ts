@@ -2,6 +2,7 @@ import { data, redirect } from "react-router";
 import { type Chapter, asCooked, draftOf, fold, isImprovised, storyOf } from "~/core/run";
 import { atSize, changedSince, kindOf, openKitchen } from "~/core/formula";
 import { g } from "~/core/ground/quantity";
+import { VERDICT_WORDS } from "~/core/laws/cooling";
 import {
   coolingOf,
   database,
@@ -21,12 +22,6 @@ import { formOf } from "../request.server";
 import type { Route } from "./+types/batch";
 import type { Cooled } from "./time-line";
 import { verdictOf } from "../cold/cold.server";
-
-const COOLED: Readonly<Record<string, string>> = {
-  pass: "kept its limits",
-  fail: "did not keep its limits",
-  pending: "is under way",
-};
 
 /** A batch as it was booked: its figures are not worked out anew; its story is told from its readings. */
 export async function loader({ context, params, request }: Route.LoaderArgs) {
@@ -54,7 +49,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
       return {
         id: log.id,
         from: entries[0]?.at.getTime() ?? null,
-        words: `${log.name}: cooling ${COOLED[verdict] ?? verdict}`,
+        words: `${log.name}: ${VERDICT_WORDS[verdict]}`,
         failed: verdict === "fail",
       };
     }),

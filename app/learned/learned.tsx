@@ -7,7 +7,7 @@ import { useKeptReply } from "../ui/use-kept-reply";
 import type { Route } from "./+types/learned";
 import { DotStrip } from "./dot-strip";
 import { FirstWeek } from "./first-week";
-import { readingsInWords, valueText } from "./words";
+import { inWords, readingsInWords, valueText } from "./words";
 
 export { action, loader } from "./learned.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -123,7 +123,8 @@ function Row({ one, maySay, timeZone }: { one: Learned; maySay: boolean; timeZon
     <li className="grid gap-x-6 gap-y-1 py-3 md:grid-cols-[17rem_11rem_minmax(0,1fr)_auto]">
       <div>
         <h3 className="font-sans text-base font-semibold">{one.title}</h3>
-        <p className={`text-sm ${colour}`}>
+        <p className={status === "proposed" ? "font-semibold text-saffron-ink" : ""}>{inWords(one)}</p>
+        <p className={`text-sm ${status === "proposed" ? "text-faded" : colour}`}>
           {status === "proposed" ? GROUPS[group].label : `${mark} ${frozen ? "frozen" : words}`}
           {accepted &&
             status !== "proposed" &&
