@@ -218,6 +218,22 @@ describe("a picture of a pot", () => {
     );
     expect(await before.json()).toContainEqual(expect.objectContaining({ id }));
   });
+  test("C134 becomes what the sauce is held against, and stands first in the next batch; another sauce’s does not", async () => {
+    const runId = await putOnFire();
+    const { id } = (await (await send(runId, await red(60, 40).png().toBuffer())).json()) as { id: string };
+    const hold = async (run: string, photoId: string) =>
+      batch.action(
+        await argsFor(sentForm({ intent: "reference", photo: photoId, what: "colour" }), { runId: run }),
+      );
+    await answered(hold(runId, id));
+    const next = await putOnFire();
+    const shown = await photos.loader(
+      (await argsFor(get("api/runs/x/photos?step=s9"), { runId: next })) as never,
+    );
+    expect(await shown.json()).toMatchObject([{ id, what: "colour" }]);
+    const glace = await putOnFire(GLACE_ID);
+    expect((await answered(hold(glace, id))).status).toBe(404);
+  });
   test("is refused where it is none, from nobody, and of no pot", async () => {
     const runId = await putOnFire();
     expect((await send(runId, Buffer.from("no picture at all"))).status).toBe(422);

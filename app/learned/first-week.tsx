@@ -12,31 +12,33 @@ export function FirstWeek({ week }: { week: readonly (CalibrationDay & { readonl
           ? "All of it is read: from here on the kitchen’s own batches keep it true."
           : "A dozen readings make body this kitchen’s own: it is then right to a few points instead of seven. Cook each on the Stove, read it, and type the reading under “Read it” on the Bench."}
       </p>
-      <ol className="mt-4 grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+      <ol className="mt-4 grid gap-4 sm:grid-cols-2 lg:grid-cols-5">
         {week.map(day => {
-          const done = day.done >= day.wanted;
+          const done = day.wanted > 0 && day.done >= day.wanted;
           return (
             <li key={day.id} className={done ? "text-faded" : ""}>
               <h3 className="font-sans text-base font-semibold">
                 {done ? "✓ " : ""}
                 {day.title}
               </h3>
-              <p className="flex items-center gap-1 py-1 text-sm text-faded">
-                {Array.from({ length: day.wanted }, (_, i) => (
-                  <span
-                    key={i}
-                    className={`h-2 w-8 rounded-full ${i < day.done ? "bg-sorrel" : "bg-linen"}`}
-                    aria-hidden
-                  />
-                ))}
-                {Math.min(day.done, day.wanted)} of {day.wanted} read
-              </p>
+              {day.wanted > 0 && (
+                <p className="flex items-center gap-1 py-1 text-sm text-faded">
+                  {Array.from({ length: day.wanted }, (_, i) => (
+                    <span
+                      key={i}
+                      className={`h-2 w-8 rounded-full ${i < day.done ? "bg-sorrel" : "bg-linen"}`}
+                      aria-hidden
+                    />
+                  ))}
+                  {Math.min(day.done, day.wanted)} of {day.wanted} read
+                </p>
+              )}
               {day.todo.map(line => (
                 <p key={line} className="text-sm">
                   {line}
                 </p>
               ))}
-              {!done && (
+              {!done && day.wanted > 0 && (
                 <Link
                   to={`/bench/new/${day.families[0] ?? ""}`}
                   className="text-sm underline underline-offset-4 hover:text-copper"

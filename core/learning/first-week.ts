@@ -1,4 +1,6 @@
 import type { BodyReading } from "../formula";
+import { printNumber } from "../ground/quantity";
+import { cupSeconds } from "../laws/texture";
 
 /** What a kitchen reads in its first week so that the sums are its own: a day each, and how far it has come. */
 
@@ -8,12 +10,27 @@ export interface CalibrationDay {
   /** What to do, one line each. */
   readonly todo: readonly string[];
   readonly families: readonly string[];
-  /** Readings it is done with. */
+  /** Readings it is done with; 0 where the tool is looked at and nothing is typed. */
   readonly wanted: number;
 }
 
+/** Sucrose in water, 60 % by weight at 20 °C: mPa·s and g/ml. Source: ICUMSA tables, from memory. */
+const SYRUP = { viscosity: 58.49, density: 1.2865 };
+const syrupSeconds = (cup: 4): string => printNumber(cupSeconds(SYRUP.viscosity / SYRUP.density, cup));
+
 /** Source: common practice, no source; docs/models.md "Learning", the first week. */
 export const FIRST_WEEK: readonly CalibrationDay[] = [
+  {
+    id: "tools",
+    title: "The cup and the syringe themselves",
+    todo: [
+      `600 g of sugar dissolved in 400 g of water, at 20 °C, runs through a 4 mm cup in ${syrupSeconds(4)} s. More than three seconds off: clean it, or it is worn.`,
+      "Water leaves the 10 ml syringe empty in ten seconds; if not, its tip is another.",
+      "Melting ice reads 0 °C on every probe; type what it reads in the Kit.",
+    ],
+    families: [],
+    wanted: 0,
+  },
   {
     id: "velouté",
     title: "Velouté at three strengths",

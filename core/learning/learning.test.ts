@@ -3,10 +3,13 @@ import { mean, sampleStandardDeviation } from "simple-statistics";
 import { describe, expect, test } from "vitest";
 import { NOMINAL_FACTS, reachOf } from "../ground/facts";
 import type { KitchenData } from "../formula";
+import { FAMILIES } from "../families";
+import { cupSeconds, cupViscosity } from "../laws/texture";
 import { DEMO_KITCHEN } from "../../demo/kitchen";
 import {
   type KeptMark,
   type TeachingBatch,
+  FIRST_WEEK,
   checkYield,
   counted,
   factsTaken,
@@ -14,6 +17,7 @@ import {
   learnedOf,
   meanOf,
   nextDoses,
+  readingsOf,
   standardDose,
   standingOf,
   withYield,
@@ -188,6 +192,20 @@ describe("what batches say of the sums", () => {
       }
     },
   );
+});
+
+describe("the first week", () => {
+  test("a 60 % syrup runs out of a 4 mm cup in 37 s: the cup’s equation solved for the time gives the viscosity back", () => {
+    const seconds = cupSeconds(58.49 / 1.2865, 4);
+    expect(cupViscosity(seconds, 4)).toBeCloseTo(58.49 / 1.2865, 9);
+    expect(FIRST_WEEK[0]?.todo[0]).toMatch(/in 37 s/);
+  });
+  test("readings count for the day of their kind of sauce", () => {
+    const read = [{ family: "veloute" }, { family: "mayonnaise" }, { family: "jus" }, { family: "glaze" }];
+    expect(FIRST_WEEK.map(day => readingsOf(day, read))).toEqual([0, 1, 2, 1, 0]);
+    const known = new Set<string>(FAMILIES.map(family => family.id));
+    for (const { families } of FIRST_WEEK) for (const family of families) expect(known).toContain(family);
+  });
 });
 
 describe("C119 standard dose", () => {

@@ -75,7 +75,7 @@ export {
   readThickness,
 } from "./tests/kitchen-tests";
 export { type CombinedReading, combineReadings } from "./tests/combine-readings";
-export { CUP_MM, type CupMm, cupShear, cupViscosity, thicknessFromCup } from "./tests/flow-cup";
+export { CUP_MM, type CupMm, cupSeconds, cupShear, cupViscosity, thicknessFromCup } from "./tests/flow-cup";
 export { iddsiLevel, syringeLeftMl, thicknessFromSyringe } from "./tests/syringe";
 export { coatWeight } from "./tests/spread-and-coat";
 export { creamMatches, reductionToCoat } from "./match";

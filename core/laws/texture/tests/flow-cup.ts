@@ -20,6 +20,12 @@ export const cupViscosity = (seconds: number, cup: CupMm): number => {
   return a * seconds - b / seconds;
 };
 
+/** Run-out time for so many mm²/s, s: the other way round. @example cupSeconds(78.87, 4) // 60 */
+export const cupSeconds = (viscosity: number, cup: CupMm): number => {
+  const [a, b] = CUPS[cup];
+  return (viscosity + Math.sqrt(viscosity ** 2 + 4 * a * b)) / (2 * a);
+};
+
 /** Shear rate at the outlet, 1/s. */
 export const cupShear = (seconds: number, cup: CupMm): number =>
   4e-4 / (Math.PI * (cup / 2) ** 3 * 1e-9 * seconds);
