@@ -1,6 +1,8 @@
 import { printDuration, printNumber, s } from "~/core/ground/quantity";
 
 const BOX = { w: 460, h: 180, left: 42, right: 14, top: 12, bottom: 26 } as const;
+/** Two figures nearer than this would stand in each other, px. */
+const LETTERS = 16;
 
 interface Point {
   readonly x: number;
@@ -85,9 +87,11 @@ export function Falling({
         <text x={BOX.w - BOX.right} y={BOX.h - 7} textAnchor="end" fontSize={12} fill="#6a6472">
           {printDuration(s(most * 60))}
         </text>
-        <text x={BOX.left - 6} y={y(high) + 8} textAnchor="end" fontSize={12} fill="#6a6472">
-          {printNumber(high)}
-        </text>
+        {passed.every(gate => y(gate) - y(high) > LETTERS) && (
+          <text x={BOX.left - 6} y={y(high) + 8} textAnchor="end" fontSize={12} fill="#6a6472">
+            {printNumber(high)}
+          </text>
+        )}
       </svg>
     </figure>
   );
