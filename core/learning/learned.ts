@@ -9,7 +9,7 @@ import {
   learnPaces,
   pairKey,
 } from "../formula";
-import { corrected } from "../laws/texture";
+import { KITCHEN_TESTS, corrected } from "../laws/texture";
 import type { Seasoned, Taught } from "../run";
 import { countedYield, pieceOf, type YieldReading, yieldOf } from "./yields";
 import { standardDose } from "./dose";
@@ -311,7 +311,13 @@ function bodies(
         status: learned?.trusted ? ("counts" as const) : ("learning" as const),
         frozen: marks.frozenAt !== null,
         accepted: null,
-        note: apart ? `${apart} of them did not fit and ${apart === 1 ? "is" : "are"} set aside` : null,
+        note:
+          [
+            apart ? `${apart} of them did not fit and ${apart === 1 ? "is" : "are"} set aside` : "",
+            ...testsApart(kept, forecast => (learned ? corrected(forecast, learned).thickness : forecast)),
+          ]
+            .filter(Boolean)
+            .join("; ") || null,
         evidence: own.map(r => ({
           at: r.at,
           value: r.measured,
@@ -320,6 +326,30 @@ function bodies(
           counts: kept.includes(r),
         })),
       },
+    ];
+  });
+}
+
+/** Tests that read apart from the rest by so many points are named. Our estimate: half of what one reading may be off. */
+const TESTS_APART = 3;
+
+/**
+ * Tests of body that read thicker or thinner than the family’s own line, each with three readings or more.
+ * @param line body the kitchen’s line gives for a forecast
+ */
+function testsApart(
+  readings: readonly Pick<BodyReading, "test" | "forecast" | "measured">[],
+  line: (forecast: number) => number,
+): string[] {
+  const byTest = [...grouped(readings, r => r.test)];
+  if (byTest.length < 2) return [];
+  return byTest.flatMap(([, own]) => {
+    const first = own[0];
+    const off = meanOf(own.map(r => r.measured - line(r.forecast)));
+    if (!first || !off || off.n < LEAST_READINGS || Math.abs(off.value) < TESTS_APART) return [];
+    const { label } = KITCHEN_TESTS[first.test];
+    return [
+      `the ${label} reads ${printNumber(Math.abs(off.value))} points ${off.value > 0 ? "thicker" : "thinner"} than the others do`,
     ];
   });
 }

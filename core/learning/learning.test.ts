@@ -194,6 +194,33 @@ describe("what batches say of the sums", () => {
   );
 });
 
+describe("body by family and test", () => {
+  const read = (test: "cup" | "line", forecast: number, measured: number, i: number) => ({
+    id: `b${i}`,
+    family: "veloute",
+    formulaName: "Velouté",
+    forecast,
+    test,
+    reading: 1,
+    temperatureC: 60,
+    measured,
+    at: new Date(1000 * i).toISOString(),
+    by: "Noor",
+  });
+  test("readings put the family right, and a test that reads apart from the others is named", () => {
+    const body = [38, 40, 42, 44].flatMap((forecast, i) => [
+      read("cup", forecast, forecast + 8, 2 * i),
+      read("line", forecast, forecast - 2, 2 * i + 1),
+    ]);
+    const [veloute] = learnedOf(KITCHEN, { batches: [], body, yields: [], marks: [] });
+    expect(veloute).toMatchObject({ group: "body", key: "veloute", n: 8, before: 45, status: "counts" });
+    expect(veloute?.now).toBeGreaterThan(45);
+    expect(veloute?.note).toMatch(/the flow cup reads \d points thicker than the others do/);
+    const alike = learnedOf(KITCHEN, { batches: [], body: body.slice(0, 3), yields: [], marks: [] });
+    expect(alike[0]?.note).toBeNull();
+  });
+});
+
 describe("the first week", () => {
   test("a 60 % syrup runs out of a 4 mm cup in 37 s: the cup’s equation solved for the time gives the viscosity back", () => {
     const seconds = cupSeconds(58.49 / 1.2865, 4);

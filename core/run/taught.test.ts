@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { type Step, FIGURES, updateStep } from "../formula";
+import { type FormulaDocument, type Step, FIGURES, STEP_KINDS, updateStep } from "../formula";
+import { potMass } from "../things/pot";
 import { STOCK_ID } from "../../demo/formulas";
 import { type RunPayload, batchRecord, chapterTime, fold, storyOf } from ".";
 import { taughtBy } from "./taught";
@@ -49,6 +50,24 @@ describe("what a batch says of the sums", () => {
   test("read half-way it says nothing of the end; tapped through it says nothing at all", () => {
     expect(taughtBy(worked(SIMMER, 300, [[150, brix(2.4)]]))).toEqual([]);
     expect(taughtBy(worked(SIMMER, 2, [[2, brix(2.4)]]))).toEqual([]);
+  });
+  test("a hold weighed at its end says how much steamed off, beside what was foreseen", () => {
+    const strain = stock.steps.findIndex(step => step.kind === "strain");
+    const held = {
+      ...stock,
+      steps: [
+        ...stock.steps.slice(0, strain + 1),
+        { ...STEP_KINDS.hold.blank("held"), durationMin: 120, lid: "off" },
+      ],
+    } as FormulaDocument;
+    const at = held.steps.length - 1;
+    const plain = worked(at, 120, [], held);
+    const before = potMass(plain.steps[at]?.from ?? plain.pot);
+    const run = worked(at, 120, [[119, { kind: "weighed", stepId: "held", netG: before - 600 }]], held);
+    const [hold] = taughtBy(run);
+    expect(hold?.what).toBe("holding");
+    expect(hold?.read).toBeCloseTo(600, 0);
+    expect(hold?.foreseen).toBeGreaterThan(0.01 * before);
   });
   test("C158f an oven set to 205 that reads 196 and 198: its mean beside its dial", () => {
     const roast = updateStep(stock, "s1", { ovenC: 205, durationMin: 90 } as Partial<Step>);
