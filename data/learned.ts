@@ -39,6 +39,7 @@ export async function teachingBatches(db: Queries, kitchenId: string): Promise<T
       plannedMin: batch.plannedMin,
       actualMin: batch.actualMin,
       score: batch.score,
+      incidents: batch.incidents,
       record: batch.record,
       paces: batch.paces,
     })

@@ -62,6 +62,8 @@ export interface TeachingBatch {
   readonly plannedMin: number | null;
   readonly actualMin: number | null;
   readonly score: number | null;
+  /** What went wrong in it, how often. */
+  readonly incidents: number;
   readonly seasoned: readonly Seasoned[];
   readonly taught: readonly Taught[];
   readonly paces: readonly PaceReading[];
@@ -188,7 +190,10 @@ function bySauce(
     before: 1,
     readings: own.flatMap(batch => {
       const value = of(batch);
-      return value === null ? [] : [{ at: batch.at, value, words: batch.name, runId: batch.runId }];
+      // A pot that boiled over says nothing of how much usually comes out, or when.
+      return value === null || batch.incidents > 0
+        ? []
+        : [{ at: batch.at, value, words: batch.name, runId: batch.runId }];
     }),
   }));
 }

@@ -35,6 +35,7 @@ const batch = (at: number, more: Partial<TeachingBatch> = {}): TeachingBatch => 
   plannedMin: null,
   actualMin: null,
   score: null,
+  incidents: 0,
   seasoned: [],
   taught: [],
   paces: [],
@@ -78,6 +79,9 @@ describe("C179 the next plan", () => {
     expect(learned(slow, taken)[0]?.status).toBe("counts");
     expect(habitsOf(taken)).toEqual({ soup: { time: 1.12 } });
     expect(30 * (habitsOf(taken).soup?.time ?? 1)).toBeCloseTo(33.6, 1);
+  });
+  test("a batch in which something went wrong teaches neither minutes nor yield", () => {
+    expect(learned(slow.map(one => ({ ...one, incidents: 1 })))).toEqual([]);
   });
   test("two batches say nothing yet; three at their plan agree with it", () => {
     expect(learned(slow.slice(0, 2))[0]?.status).toBe("learning");
