@@ -108,8 +108,11 @@ export function LookPanel({
       <Choices label="gloss" of={GLOSS.map(one => [one, one])} value={gloss} onChange={setGloss} />
       <Choices label="clarity" of={CLARITY.map(one => [one, one])} value={clarity} onChange={setClarity} />
       <Choices
-        label={`colour beside the reference, pale 1 to dark ${DARKEST}`}
-        of={Array.from({ length: DARKEST }, (_, i) => [i + 1, String(i + 1)] as const)}
+        label="colour"
+        of={Array.from({ length: DARKEST }, (_, i) => [
+          i + 1,
+          `${i + 1}${i === 0 ? " pale" : i + 1 === DARKEST ? " dark" : ""}`,
+        ])}
         value={colour}
         onChange={setColour}
       />
