@@ -1,6 +1,6 @@
 import { grouped } from "../ground/grouped";
 import type { Habit } from "../formula";
-import type { KeptMark } from "./learned";
+import type { KeptMark } from "./readings";
 import { standingOf } from "./marks";
 
 /** What a chef has taken of how long sauces take and how much comes out, by formula. */

@@ -1,6 +1,6 @@
 import type { Seasoned } from "../run";
 import { standardDose } from "./dose";
-import { LAST, tastedRight } from "./learned";
+import { LAST, tastedRight } from "./readings";
 
 /** What a batch of a sauce had of its seasonings, and how it tasted. */
 export interface SeasonedBatch {
