@@ -1,6 +1,6 @@
 import { Form, Link, useNavigation } from "react-router";
 import { GROUPS, GROUP_IDS, type Learned } from "~/core/learning";
-import { LedgerTabs } from "../ledger/ledger-tabs";
+import { LedgerHead } from "../ledger/ledger-head";
 import { dayOf } from "../text/format";
 import { Button } from "../ui/button";
 import { useKeptReply } from "../ui/use-kept-reply";
@@ -21,10 +21,7 @@ export default function LearnedPage({ loaderData, actionData }: Route.ComponentP
   const waiting = learned.filter(one => one.status === "proposed");
   return (
     <main className="mx-auto max-w-6xl px-4 py-8 sm:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
-        <h1 className="text-3xl">Learned</h1>
-        <LedgerTabs />
-      </div>
+      <LedgerHead title="Learned" />
       <p className="mt-1 max-w-prose">
         {waiting.length > 0 ? (
           <b className="text-saffron-ink">

@@ -6,7 +6,7 @@ import { dayOf } from "../text/format";
 import { Button } from "../ui/button";
 import type { Route } from "./+types/chart";
 import { ControlChartFigure } from "./control-chart";
-import { LedgerTabs } from "./ledger-tabs";
+import { LedgerHead } from "./ledger-head";
 
 export { action, loader } from "./chart.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -32,16 +32,14 @@ export default function ChartPage({ loaderData }: Route.ComponentProps) {
   const odd = series.points.filter(p => p.alarms.length > 0 || p.cause !== null).reverse();
   return (
     <main className="mx-auto max-w-6xl px-4 py-8 sm:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
-        <h1 className="text-3xl">{name}</h1>
-        <LedgerTabs />
+      <LedgerHead title={name}>
         <Link
           to={`/ledger?sauce=${formulaId}`}
           className="ml-auto text-sm text-faded underline underline-offset-4 hover:text-copper"
         >
           Its batches
         </Link>
-      </div>
+      </LedgerHead>
       <div className="mt-4 flex flex-wrap items-center justify-between gap-3">
         <nav aria-label="Figures" className="flex flex-wrap gap-1">
           {figures.map(({ id, measured }) => (

@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { CHARTED } from "~/core/control";
 import { printNumber } from "~/core/ground/quantity";
 import type { Route } from "./+types/charts";
-import { LedgerTabs } from "./ledger-tabs";
+import { LedgerHead } from "./ledger-head";
 
 export { loader } from "./charts.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -19,10 +19,7 @@ const STATES = {
 export default function Charts({ loaderData: { sauces, weeks } }: Route.ComponentProps) {
   return (
     <main className="mx-auto max-w-6xl px-4 py-8 sm:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
-        <h1 className="text-3xl">Charts</h1>
-        <LedgerTabs />
-      </div>
+      <LedgerHead title="Charts" />
       <p className="mt-1 max-w-prose text-faded">
         The last {weeks} weeks, batch by batch. What drifts stands first: it is seen here before a guest
         tastes it.

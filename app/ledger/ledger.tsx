@@ -7,7 +7,7 @@ import { costInWords } from "../text/money";
 import { Button } from "../ui/button";
 import type { Route } from "./+types/ledger";
 import { Groups } from "./groups";
-import { LedgerTabs } from "./ledger-tabs";
+import { LedgerHead } from "./ledger-head";
 import { Rack } from "./rack";
 
 export { loader } from "./ledger.server";
@@ -39,9 +39,7 @@ export default function Ledger({ loaderData }: Route.ComponentProps) {
   const query = new URLSearchParams(said).toString();
   return (
     <main className="mx-auto max-w-7xl px-4 py-8 sm:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
-        <h1 className="text-3xl">Ledger</h1>
-        <LedgerTabs />
+      <LedgerHead title="Ledger">
         <a
           href={`/batches.csv${query ? `?${query}` : ""}`}
           download
@@ -49,7 +47,7 @@ export default function Ledger({ loaderData }: Route.ComponentProps) {
         >
           These batches as a table
         </a>
-      </div>
+      </LedgerHead>
       <Asked loaded={loaderData} />
       {group ? (
         <Groups rows={groups} group={group} said={said} currency={currency} />

@@ -3,7 +3,7 @@ import { printNumber } from "~/core/ground/quantity";
 import { dayOf } from "../text/format";
 import { costInWords } from "../text/money";
 import type { Route } from "./+types/losses";
-import { LedgerTabs } from "./ledger-tabs";
+import { LedgerHead } from "./ledger-head";
 
 export { loader } from "./losses.server";
 export { PageError as ErrorBoundary } from "../ui/page-error";
@@ -47,10 +47,7 @@ export default function Losses({
   const unknown = rows.reduce((sum, row) => sum + row.all.unknown, 0);
   return (
     <main className="mx-auto max-w-6xl px-4 py-8 sm:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
-        <h1 className="text-3xl">Losses</h1>
-        <LedgerTabs />
-      </div>
+      <LedgerHead title="Losses" />
       {rows.length === 0 ? (
         <p className="mt-8 max-w-prose text-faded">
           Nothing was logged as lost in a year. A pot that boils over, splits or burns is logged on the Stove;

@@ -1,5 +1,5 @@
 import { Form, Link, useNavigation } from "react-router";
-import { LedgerTabs } from "../ledger/ledger-tabs";
+import { LedgerHead } from "../ledger/ledger-head";
 import { EditForm } from "../people/edit-form";
 import { dayOf } from "../text/format";
 import { Button } from "../ui/button";
@@ -19,10 +19,7 @@ export default function Trials({ loaderData, actionData }: Route.ComponentProps)
   const reply = useKeptReply(actionData);
   return (
     <main className="mx-auto max-w-6xl px-4 py-8 sm:px-6">
-      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
-        <h1 className="text-3xl">Trials</h1>
-        <LedgerTabs />
-      </div>
+      <LedgerHead title="Trials" />
       <p className="mt-1 max-w-prose text-faded">
         Two versions, one thing different, cooked and tasted beside each other. What wins becomes the recipe.
       </p>

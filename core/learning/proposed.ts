@@ -23,6 +23,10 @@ import { countedYield, pieceOf, yieldOf } from "./yields";
 const WORTH = 0.03;
 const WORTH_K = 2;
 
+/** A plan of today counts with the pace its pots have shown since; one of weeks ago did not. */
+const PACE_BESIDES =
+  "The pace of its pots is learned besides and counts already: take this where the latest batches still say so.";
+
 /** A value on its way: its readings, oldest first. */
 interface Found {
   readonly group: GroupId;
@@ -68,7 +72,7 @@ function proposed({ readings, ...of }: Found, standing: Standing): Learned | nul
     status: statusOf(of.group, mean, beside, standing),
     frozen: standing.frozenAt !== null,
     accepted: standing.accepted,
-    note: null,
+    note: of.group === "time" ? PACE_BESIDES : null,
     evidence: withCounts(readings, own),
   };
 }

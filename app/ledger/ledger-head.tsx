@@ -8,8 +8,18 @@ const TABS = [
   ["/ledger/trials", "Trials"],
 ] as const;
 
-/** The screens of the ledger. */
-export function LedgerTabs() {
+/** Head of a screen of the ledger, with the way to the others. */
+export function LedgerHead({ title, children }: { title: string; children?: React.ReactNode }) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
+      <h1 className="text-3xl">{title}</h1>
+      <Tabs />
+      {children}
+    </div>
+  );
+}
+
+function Tabs() {
   return (
     <nav aria-label="Screens of the ledger" className="flex flex-wrap gap-1">
       {TABS.map(([to, label]) => (
